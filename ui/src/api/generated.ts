@@ -11,12 +11,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Who acts, where and when. */
+        /** Current session: user, project and clock. */
         get: operations["getSession"];
         put?: never;
         /** Sign in with a name and a password. */
         post: operations["signIn"];
-        /** End the session. */
+        /** Sign out. */
         delete: operations["signOut"];
         options?: never;
         head?: never;
@@ -48,7 +48,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Change one's own password; all other sessions end. */
+        /** Change your own password. All other sessions end. */
         put: operations["changeOwnPassword"];
         post?: never;
         delete?: never;
@@ -66,7 +66,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Type one's own password again; for five minutes operations marked x-confirm are open then. */
+        /** Confirm your password. Operations marked x-confirm are allowed for five minutes. */
         post: operations["confirmPassword"];
         delete?: never;
         options?: never;
@@ -81,11 +81,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Where one is signed in; for builders, where anybody is. */
+        /** Your sessions; for builders, everybody's. */
         get: operations["listSessions"];
         put?: never;
         post?: never;
-        /** End all of one's own sessions but this one. */
+        /** End all your other sessions. */
         delete: operations["endOtherSessions"];
         options?: never;
         head?: never;
@@ -104,7 +104,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** End a session: one of one's own, or for builders anybody's. */
+        /** End a session: your own or, for builders, anybody's. */
         delete: operations["endSession"];
         options?: never;
         head?: never;
@@ -118,7 +118,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The security log, the newest first: who came in, who was refused, people, tokens, backups and restores. */
+        /** Security log, newest first: sign-ins, refusals, people, tokens, backups and restores. */
         get: operations["listSecurityEvents"];
         put?: never;
         post?: never;
@@ -137,7 +137,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** End the demo: its people who have no password can no longer come in. */
+        /** End the demo. Its people without a password can no longer sign in. */
         post: operations["endDemo"];
         delete?: never;
         options?: never;
@@ -152,7 +152,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What somebody sees who is not signed in. */
+        /** What is shown before anybody signs in. */
         get: operations["getWelcome"];
         put?: never;
         post?: never;
@@ -171,7 +171,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Begin an empty project with its first builder; only while there is nobody. */
+        /** Create the project and its first builder. Only while there are no people. */
         post: operations["setUp"];
         delete?: never;
         options?: never;
@@ -186,7 +186,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Everybody who can sign in, or could. */
+        /** People, active and inactive. */
         get: operations["listPeople"];
         put?: never;
         /** Add a person. */
@@ -212,7 +212,7 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        /** Change a person, make them inactive, or set their password. */
+        /** Change a person, make them inactive or set their password. */
         patch: operations["changePerson"];
         trace?: never;
     };
@@ -227,7 +227,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take an inactive person's name out for good: of the list, the log and what stamps wrote. */
+        /** Delete an inactive person's name for good, in the list, the log and stamps. */
         post: operations["makeAnonymous"];
         delete?: never;
         options?: never;
@@ -245,7 +245,7 @@ export interface paths {
         /** All tables with their sizes. */
         get: operations["listTables"];
         put?: never;
-        /** Make a table, with one text field to begin with. */
+        /** Create a table with one text field. */
         post: operations["addTable"];
         delete?: never;
         options?: never;
@@ -267,7 +267,7 @@ export interface paths {
         get: operations["getTable"];
         put?: never;
         post?: never;
-        /** Delete a table; an undo brings it back with its records. */
+        /** Delete a table. You can undo this. */
         delete: operations["deleteTable"];
         options?: never;
         head?: never;
@@ -285,7 +285,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The rules of other tables that would go with a table. */
+        /** Rules of other tables that would be deleted with a table. */
         get: operations["getTableLosses"];
         put?: never;
         post?: never;
@@ -330,11 +330,11 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Delete a field and the rules that name it; an undo brings all back. */
+        /** Delete a field and the rules that use it. You can undo this. */
         delete: operations["deleteField"];
         options?: never;
         head?: never;
-        /** Rename, retype or move a field. The formulas that use it follow. */
+        /** Rename, retype or move a field. Formulas that use it are updated. */
         patch: operations["changeField"];
         trace?: never;
     };
@@ -352,7 +352,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What follows when choices of a field are renamed or merged. */
+        /** What changes when choices of a field are renamed or merged. */
         post: operations["previewChoices"];
         delete?: never;
         options?: never;
@@ -372,7 +372,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** What deleting a field, or giving it another type, would lose. */
+        /** What would be lost by deleting a field or changing its type. */
         get: operations["getLosses"];
         put?: never;
         post?: never;
@@ -414,7 +414,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What a rule would do to the records that exist. Changes nothing. */
+        /** Effect of a rule on existing records. Changes nothing. */
         post: operations["previewRule"];
         delete?: never;
         options?: never;
@@ -434,7 +434,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The same as a preview of all records, as it comes: each line is a Preview with more records looked at. */
+        /** Effect of a rule on all records, streamed: each line is a Preview with more records checked. */
         post: operations["streamEffect"];
         delete?: never;
         options?: never;
@@ -452,7 +452,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** How many old records are still let be by each rule that lets them. */
+        /** Number of existing records not yet checked, by rule. */
         get: operations["countExempt"];
         put?: never;
         post?: never;
@@ -477,7 +477,7 @@ export interface paths {
         /** Change a rule. */
         put: operations["changeRule"];
         post?: never;
-        /** Take a rule off the board. */
+        /** Delete a rule. */
         delete: operations["unpinRule"];
         options?: never;
         head?: never;
@@ -495,9 +495,9 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** Where the counts of an auto-number stand. */
+        /** Current counters of an auto-number. */
         get: operations["getCounts"];
-        /** Set the next count of a series; refused when it would repeat a number. */
+        /** Set the next count of a series. Refused if a number would repeat. */
         put: operations["setCount"];
         post?: never;
         delete?: never;
@@ -517,10 +517,10 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** Records that lack their number, and what the first of them would be given. */
+        /** Records without a number, and the numbers they would get. */
         get: operations["listWaiting"];
         put?: never;
-        /** Give those records their numbers, as one change. */
+        /** Assign numbers to those records, as one change. */
         post: operations["giveNumbers"];
         delete?: never;
         options?: never;
@@ -541,7 +541,7 @@ export interface paths {
         /** A page of records. */
         get: operations["listRecords"];
         put?: never;
-        /** Save a new record through the rules. */
+        /** Create a record. */
         post: operations["createRecord"];
         delete?: never;
         options?: never;
@@ -561,7 +561,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Do the same with many records, each through its rules and all as one change that can be taken back; or try it. */
+        /** Change, copy, delete, number or clean up many records through their rules, as one change that can be undone; or preview it. */
         post: operations["changeMany"];
         delete?: never;
         options?: never;
@@ -581,7 +581,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Write up to 5,000 records, new ones and changes, each through its rules and all as one change that can be taken back. */
+        /** Create and change up to 5,000 records through their rules, as one change that can be undone. */
         post: operations["writeBatch"];
         delete?: never;
         options?: never;
@@ -599,7 +599,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The records that a view shows, or all of the table, as CSV. */
+        /** Records of a view, or of the whole table, as CSV. */
         get: operations["exportCsv"];
         put?: never;
         post?: never;
@@ -619,7 +619,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The records that a view shows, or all of the table, as XLSX. */
+        /** Records of a view, or of the whole table, as XLSX. */
         get: operations["exportXlsx"];
         put?: never;
         post?: never;
@@ -639,7 +639,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The records that a view shows, or all of the table, as JSON. */
+        /** Records of a view, or of the whole table, as JSON. */
         get: operations["exportJson"];
         put?: never;
         post?: never;
@@ -659,7 +659,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The records that a view shows, or all of the table, as JSONL. */
+        /** Records of a view, or of the whole table, as JSON Lines. */
         get: operations["exportJsonl"];
         put?: never;
         post?: never;
@@ -679,7 +679,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** A record of the table as JSON Schema. */
+        /** JSON Schema of a record. */
         get: operations["getJsonSchema"];
         put?: never;
         post?: never;
@@ -696,7 +696,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All tables as SQL, with CHECKs and DEFAULTs where a rule can be said so and comments where not. */
+        /** All tables as SQL. Rules become CHECK and DEFAULT where possible, comments where not. */
         get: operations["exportAllSql"];
         put?: never;
         post?: never;
@@ -747,10 +747,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One's own tokens for scripts; for builders those of all. */
+        /** Your tokens for scripts; for builders, everybody's. */
         get: operations["listTokens"];
         put?: never;
-        /** Make a token with which a script comes in as oneself, in a role that is no more than one's own, until it ends. */
+        /** Create a token. A script acts as you, with the token's role, until it expires. */
         post: operations["createToken"];
         delete?: never;
         options?: never;
@@ -770,7 +770,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** End a token. */
+        /** Revoke a token. */
         delete: operations["revokeToken"];
         options?: never;
         head?: never;
@@ -784,10 +784,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Copies of the database, the latest first, and when they are made. */
+        /** Backups, newest first, and their schedule. */
         get: operations["listBackups"];
         put?: never;
-        /** Copy the database while it runs; the copy is looked at once it is written. */
+        /** Back up the database. The backup is verified. */
         post: operations["createBackup"];
         delete?: never;
         options?: never;
@@ -803,7 +803,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** When copies are made, and how many and how long they are kept. */
+        /** Schedule of backups, and how many are kept for how long. */
         put: operations["scheduleBackups"];
         post?: never;
         delete?: never;
@@ -821,11 +821,11 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The copy itself. */
+        /** Download a backup. */
         get: operations["getBackup"];
         put?: never;
         post?: never;
-        /** Take a copy away. */
+        /** Delete a backup. */
         delete: operations["deleteBackup"];
         options?: never;
         head?: never;
@@ -843,7 +843,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Put a copy in the place of what is in the database now, which is copied before. */
+        /** Restore a backup. The current database is backed up first. */
         post: operations["restoreBackup"];
         delete?: never;
         options?: never;
@@ -860,7 +860,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Look whether all of the database holds: the file, links, the change log, kept values and counters. */
+        /** Verify the file, links, change log, calculated values and counters. */
         post: operations["checkDatabase"];
         delete?: never;
         options?: never;
@@ -877,7 +877,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Bring in a file with records, which is kept for a day: CSV, XLSX, ODS, JSON or JSON Lines. */
+        /** Upload a file with records. It is kept for a day: CSV, XLSX, ODS, JSON or JSON Lines. */
         post: operations["uploadFile"];
         delete?: never;
         options?: never;
@@ -894,7 +894,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Make a table with fields and rules as they were proposed for a file. */
+        /** Create a table with the fields and rules proposed for a file. */
         post: operations["createTableFromFile"];
         delete?: never;
         options?: never;
@@ -913,7 +913,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What a file's columns show, and to which fields of a table they belong. */
+        /** What a file's columns contain, and which fields they map to. */
         post: operations["profileFile"];
         delete?: never;
         options?: never;
@@ -934,7 +934,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The rows of a file that were refused when it was tried or taken over last, in the format that went in, each with why. */
+        /** Rows refused in the last preview or import, in the original format, each with the reason. */
         get: operations["listRefusedRows"];
         put?: never;
         post?: never;
@@ -956,7 +956,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take the rows of a file into the table, each through its rules and all as one change that can be taken back; or try it. */
+        /** Import the rows of a file through the rules, as one change that can be undone; or preview it. */
         post: operations["importFile"];
         delete?: never;
         options?: never;
@@ -974,7 +974,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** How many records a filter lets through, and what fields come to over them. */
+        /** Count and totals of the records that match a filter. */
         get: operations["getTotals"];
         put?: never;
         post?: never;
@@ -994,7 +994,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** Where in a view a text stands next, or a record. */
+        /** Position of the next record in a view that contains a text. */
         get: operations["findPlace"];
         put?: never;
         post?: never;
@@ -1019,7 +1019,7 @@ export interface paths {
         get: operations["getRecord"];
         put?: never;
         post?: never;
-        /** Delete a record; the change log keeps what it held. */
+        /** Delete a record. Its values stay in the change log. */
         delete: operations["deleteRecord"];
         options?: never;
         head?: never;
@@ -1038,7 +1038,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** What deleting a record would do to the records that link to it. */
+        /** What deleting a record would do to records that link to it. */
         get: operations["getDeletion"];
         put?: never;
         post?: never;
@@ -1058,7 +1058,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** Records whose name, or what stands beside it, has the words typed. */
+        /** Records whose name or details contain the words. */
         get: operations["findMatches"];
         put?: never;
         post?: never;
@@ -1102,7 +1102,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A field for a detail of a linked record: one that follows it, or one copied when the link is chosen. */
+        /** Add a field of the linked record: one that follows it, or one that is copied. */
         post: operations["addLinkedField"];
         delete?: never;
         options?: never;
@@ -1120,7 +1120,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** Texts that the table's clean-ups would change. */
+        /** Suggested corrections by the table's clean-up rules. */
         get: operations["listSuggestions"];
         put?: never;
         post?: never;
@@ -1142,7 +1142,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take suggestions over, through the rules, as one change. */
+        /** Accept suggestions, through the rules, as one change. */
         post: operations["acceptSuggestions"];
         delete?: never;
         options?: never;
@@ -1162,7 +1162,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Put suggestions aside until the text is another one. */
+        /** Ignore suggestions until the text changes. */
         post: operations["ignoreSuggestions"];
         delete?: never;
         options?: never;
@@ -1183,7 +1183,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Suggest again what was put aside. */
+        /** Show ignored suggestions again. */
         delete: operations["forgetIgnored"];
         options?: never;
         head?: never;
@@ -1201,7 +1201,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take back a change of many records. */
+        /** Undo a change of many records. */
         post: operations["undoBatch"];
         delete?: never;
         options?: never;
@@ -1216,7 +1216,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Masks to start from. */
+        /** Mask presets. */
         get: operations["listReadyMadeMasks"];
         put?: never;
         post?: never;
@@ -1235,7 +1235,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A mask from its text, from pieces or by example, and what it makes of a text. */
+        /** A mask from its code, from blocks or by example, and what it makes of a text. */
         post: operations["readMask"];
         delete?: never;
         options?: never;
@@ -1250,7 +1250,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The clean-up steps that there are. */
+        /** Clean-up steps. */
         get: operations["listTidyingSteps"];
         put?: never;
         /** What clean-up steps make of a text. */
@@ -1270,7 +1270,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What a reading format makes of some values. */
+        /** What a display format makes of some values. */
         post: operations["tryFormat"];
         delete?: never;
         options?: never;
@@ -1285,10 +1285,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Lists of choices that several fields use. */
+        /** Shared lists of choices. */
         get: operations["listLists"];
         put?: never;
-        /** Make a list. */
+        /** Create a list. */
         post: operations["addList"];
         delete?: never;
         options?: never;
@@ -1307,7 +1307,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What follows when choices of a list are renamed or merged. */
+        /** What changes when choices of a list are renamed or merged. */
         post: operations["previewList"];
         delete?: never;
         options?: never;
@@ -1342,7 +1342,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Notices to people, the newest first. */
+        /** Notices to people, newest first. */
         get: operations["listNotices"];
         put?: never;
         post?: never;
@@ -1380,7 +1380,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Make the checks that are due, without waiting for the schedule. */
+        /** Run the checks that are due now. */
         post: operations["checkNow"];
         delete?: never;
         options?: never;
@@ -1400,7 +1400,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Make a form. */
+        /** Create a form. */
         post: operations["addForm"];
         delete?: never;
         options?: never;
@@ -1420,10 +1420,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Put another form in the place of one. */
+        /** Replace a form. */
         put: operations["changeForm"];
         post?: never;
-        /** Delete a form; records and rules stay. */
+        /** Delete a form. Records and rules stay. */
         delete: operations["deleteForm"];
         options?: never;
         head?: never;
@@ -1462,7 +1462,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What no row of a decision table covers, rows never reached, rows that contradict. Changes nothing. */
+        /** Gaps, unreachable rows and conflicts of a decision table. Changes nothing. */
         post: operations["reviewDecisions"];
         delete?: never;
         options?: never;
@@ -1482,7 +1482,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A decision table as text, to be copied into a spreadsheet or kept as CSV. */
+        /** A decision table as text, for a spreadsheet or a CSV file. */
         post: operations["writeDecisions"];
         delete?: never;
         options?: never;
@@ -1497,7 +1497,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Fields and rules of all tables, and what feeds what. */
+        /** Fields and rules of all tables, and what they depend on. */
         get: operations["getMap"];
         put?: never;
         post?: never;
@@ -1520,7 +1520,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The records that link to one, as an order's lines. */
+        /** Records that link to a record, such as an order's lines. */
         get: operations["listLines"];
         put?: never;
         post?: never;
@@ -1542,7 +1542,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Keep a view under a name: a filter, an order and columns; one of the same name is replaced. */
+        /** Save a view under a name: filter, sort order and columns. One with the same name is replaced. */
         post: operations["saveFilter"];
         delete?: never;
         options?: never;
@@ -1564,7 +1564,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Forget a kept filter. */
+        /** Delete a saved view. */
         delete: operations["deleteFilter"];
         options?: never;
         head?: never;
@@ -1583,7 +1583,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What is wrong with a formula, and its pieces. */
+        /** What is wrong with a formula, and its blocks. */
         post: operations["checkFormula"];
         delete?: never;
         options?: never;
@@ -1603,7 +1603,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The formula that pieces make. */
+        /** The formula for some blocks. */
         post: operations["writePieces"];
         delete?: never;
         options?: never;
@@ -1637,11 +1637,11 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** How far work in the background is. Work that was refused answers with the problem. */
+        /** Progress of a task. A refused task answers with the problem. */
         get: operations["getJob"];
         put?: never;
         post?: never;
-        /** Stop work in the background; everything is then as it was. */
+        /** Stop a task. Nothing is changed. */
         delete: operations["stopJob"];
         options?: never;
         head?: never;
@@ -1660,7 +1660,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What would come of what is typed so far. Writes nothing. */
+        /** What the entries so far would give. Writes nothing. */
         post: operations["answerDraft"];
         delete?: never;
         options?: never;
@@ -1680,7 +1680,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The same with every step, as any person, on any day. Writes nothing. */
+        /** The same with every step, as any person, at any time. Writes nothing. */
         post: operations["tryRecord"];
         delete?: never;
         options?: never;
@@ -1720,7 +1720,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Records at the edges of the rules, with what comes of each now. */
+        /** Edge cases of the rules, with their current results. */
         post: operations["suggestEdges"];
         delete?: never;
         options?: never;
@@ -1738,7 +1738,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** How many small mistakes in the rules its proofs notice, and which slip through. Counted in the background. */
+        /** How many small mistakes in the rules the proofs notice, and which they miss. Counted in the background. */
         get: operations["countMistakes"];
         put?: never;
         post?: never;
@@ -1760,7 +1760,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A record that comes out otherwise with a mistake in a rule than without it. */
+        /** A record for which a rule with a mistake gives another result. */
         post: operations["noticeMistake"];
         delete?: never;
         options?: never;
@@ -1775,7 +1775,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All proofs with what came of them, and how far they cover the rules. */
+        /** All proofs with their results, and how far they cover the rules. */
         get: operations["listProofs"];
         put?: never;
         post?: never;
@@ -1814,7 +1814,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Keep proofs. */
+        /** Save proofs. */
         post: operations["saveProofs"];
         delete?: never;
         options?: never;
@@ -1833,12 +1833,12 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** A proof as it is kept. */
+        /** A saved proof. */
         get: operations["getProof"];
         /** Change a proof. */
         put: operations["changeProof"];
         post?: never;
-        /** Take a proof away. */
+        /** Delete a proof. */
         delete: operations["deleteProof"];
         options?: never;
         head?: never;
@@ -1857,7 +1857,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Which proofs a rule would break, and which it would mend, were it saved. */
+        /** Proofs that would break or pass if a rule were saved. */
         post: operations["listAffectedProofs"];
         delete?: never;
         options?: never;
@@ -1875,10 +1875,10 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** Made-up records that can be taken out again. */
+        /** Existing sample records. */
         get: operations["listSamples"];
         put?: never;
-        /** Fill the table with made-up records that pass its rules. */
+        /** Create sample records that pass the rules. */
         post: operations["generateRecords"];
         delete?: never;
         options?: never;
@@ -1898,7 +1898,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Made-up records that one rule refuses; none of them is saved. */
+        /** Sample records that one rule refuses. None of them is saved. */
         post: operations["generateFailingRecords"];
         delete?: never;
         options?: never;
@@ -1930,14 +1930,14 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How the firm writes dates and numbers, and its time zone. */
+        /** Formats of dates and numbers, and the time zone. */
         get: operations["getConventions"];
         put?: never;
         post?: never;
         delete?: never;
         options?: never;
         head?: never;
-        /** Change how the firm writes. Records stay as they are. */
+        /** Change formats. Stored values stay the same. */
         patch: operations["changeConventions"];
         trace?: never;
     };
@@ -1950,7 +1950,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What would read differently by other ways of writing. Changes nothing. */
+        /** What would be read or shown differently with other formats. Changes nothing. */
         post: operations["previewConventions"];
         delete?: never;
         options?: never;
@@ -1984,7 +1984,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Merge a project file into the project, as one change that can be undone. */
+        /** Import a project file, as one change that can be undone. */
         post: operations["applyProject"];
         delete?: never;
         options?: never;
@@ -1999,7 +1999,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The rule sheet as Markdown, with what proofs show of each rule. */
+        /** The rule sheet as Markdown, with each rule's proofs. */
         get: operations["getSheet"];
         put?: never;
         post?: never;
@@ -2016,7 +2016,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Saves of records, the newest first. */
+        /** Saves of records, newest first. */
         get: operations["listHistory"];
         put?: never;
         post?: never;
@@ -2033,7 +2033,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How many saves there were in each day, week or month. */
+        /** Number of saves by day, week or month. */
         get: operations["countHistory"];
         put?: never;
         post?: never;
@@ -2088,7 +2088,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Put back a value, or the whole record as it was before an entry; or bring back the record that it deleted. */
+        /** Restore a value, a record to before an entry, or a deleted record. */
         post: operations["restoreEntry"];
         delete?: never;
         options?: never;
@@ -2105,7 +2105,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Go through the whole change log and what it vouches for, and say what does not hold. */
+        /** Verify the whole change log, and say what was altered. */
         post: operations["verifyLog"];
         delete?: never;
         options?: never;
@@ -2120,7 +2120,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Changes of the design, the newest first. */
+        /** Changes of the design, newest first. */
         get: operations["listRevisions"];
         put?: never;
         post?: never;
@@ -2139,7 +2139,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** What a revision made different. */
+        /** What a design change changed. */
         get: operations["getDifferences"];
         put?: never;
         post?: never;
@@ -2158,7 +2158,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** What putting the design back to the state after a revision would do. Changes nothing. */
+        /** What restoring the design to a revision would do. Changes nothing. */
         get: operations["previewRestore"];
         put?: never;
         post?: never;
@@ -2180,7 +2180,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Put one rule back as it was before a revision. */
+        /** Restore a rule to before a revision. */
         post: operations["restoreRule"];
         delete?: never;
         options?: never;
@@ -2197,7 +2197,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take back the latest change of the design. */
+        /** Undo the latest design change. */
         post: operations["undoDesign"];
         delete?: never;
         options?: never;
@@ -2214,7 +2214,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Make the latest undone change again. */
+        /** Redo the latest undone design change. */
         post: operations["redoDesign"];
         delete?: never;
         options?: never;
@@ -2233,7 +2233,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Put the design back to the state after a revision. */
+        /** Restore the design to a revision. */
         post: operations["restoreDesign"];
         delete?: never;
         options?: never;
@@ -2432,7 +2432,7 @@ export interface components {
             hint?: string | null;
             /** @description A formula. */
             default?: string | null;
-            /** @description Whether it is taken over from the record before. */
+            /** @description Whether it is carried over from the previous record. */
             carry?: boolean;
             states?: {
                 state: string;
@@ -2522,7 +2522,7 @@ export interface components {
             id: string;
             /** @enum {string} */
             state: "running" | "done" | "stopped" | "failed";
-            /** @description What is being worked out. */
+            /** @description What is being calculated. */
             field: string | null;
             done: number;
             total: number;
@@ -2693,7 +2693,7 @@ export interface components {
             name: string;
             /** @description A condition; empty lets everything through. */
             formula: string;
-            /** @description Ids of fields separated by commas, each with a minus before it where the greatest comes first. */
+            /** @description Field ids separated by commas; prefix an id with - for descending order. */
             sort?: string | null;
             /** @description In their order. */
             columns?: components["schemas"]["Column"][] | null;
@@ -2772,7 +2772,7 @@ export interface components {
             id: string;
             /** @description The field by which people know a record. */
             title: string | null;
-            /** @description The same, or the first text where none was picked. */
+            /** @description The same, or the first text field if none was chosen. */
             title_field: string | null;
             review: components["schemas"]["Review"] | null;
             log: components["schemas"]["Watch"];
@@ -2828,7 +2828,7 @@ export interface components {
             kinds: string[];
             /** @enum {string|null} */
             calculated: "always" | "shown" | "once" | null;
-            /** @description Whether its values are kept with the records, rather than worked out on reading. */
+            /** @description Whether its values are stored with the records, rather than calculated on reading. */
             kept: boolean;
             /** @description Whether a rule alone gives it its values. */
             given: boolean;
@@ -3498,7 +3498,7 @@ export interface components {
             /** @description Fields whose typed value a rule replaced. */
             overtaken: string[];
             steps: components["schemas"]["Step"][];
-            /** @description For a trial, the day and hour at the firm by which it was worked out. */
+            /** @description For a trial, the local date and time it was calculated for. */
             clock?: string;
         };
         Step: {
@@ -3744,7 +3744,7 @@ export interface components {
                 field: string;
                 id: string;
                 key: string | null;
-                /** @description Whether the value before can be put back. */
+                /** @description Whether the previous value can be restored. */
                 back: boolean;
                 before: string;
                 after: string;
@@ -3921,7 +3921,7 @@ export interface components {
         exportFilter: string;
         /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
         search: string;
-        /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+        /** @description Field keys separated by commas; prefix a key with - for descending order. */
         exportSort: string;
         /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
         exportFields: string;
@@ -4877,7 +4877,7 @@ export interface operations {
     listRecords: {
         parameters: {
             query?: {
-                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first; `id` is the record's number. By number without it. */
+                /** @description Field keys separated by commas; prefix a key with - for descending order. `id` is the record's number, the default. */
                 sort?: string;
                 /** @description A condition in the formula language. */
                 filter?: string;
@@ -4887,7 +4887,7 @@ export interface operations {
                 fields?: string;
                 /** @description `following` of the page before. */
                 cursor?: string;
-                /** @description How many records to leave out, where there is no cursor. */
+                /** @description Number of records to skip, if no cursor is given. */
                 at?: number;
                 limit?: number;
             };
@@ -4959,7 +4959,7 @@ export interface operations {
                 "application/json": {
                     /** @enum {string} */
                     do: "change" | "delete" | "copy" | "number" | "tidy";
-                    /** @description The records; without it, all that the filter lets through. */
+                    /** @description The records; if omitted, all that match the filter. */
                     ids?: number[];
                     filter?: string;
                     /** @description A text that stands somewhere in each of them. */
@@ -5002,7 +5002,7 @@ export interface operations {
                     records: {
                         /** @description Of a record that is there; without it a new one is made. */
                         id?: number | null;
-                        /** @description The version that was seen; without it what others did meanwhile is passed over. */
+                        /** @description Version you last read. If omitted, changes by others since then are not detected. */
                         version?: number | null;
                         /** @description Raw input by field key. */
                         typed: {
@@ -5052,7 +5052,7 @@ export interface operations {
             query?: {
                 /** @description A condition in the formula language. */
                 filter?: components["parameters"]["exportFilter"];
-                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+                /** @description Field keys separated by commas; prefix a key with - for descending order. */
                 sort?: components["parameters"]["exportSort"];
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
@@ -5085,7 +5085,7 @@ export interface operations {
             query?: {
                 /** @description A condition in the formula language. */
                 filter?: components["parameters"]["exportFilter"];
-                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+                /** @description Field keys separated by commas; prefix a key with - for descending order. */
                 sort?: components["parameters"]["exportSort"];
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
@@ -5118,7 +5118,7 @@ export interface operations {
             query?: {
                 /** @description A condition in the formula language. */
                 filter?: components["parameters"]["exportFilter"];
-                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+                /** @description Field keys separated by commas; prefix a key with - for descending order. */
                 sort?: components["parameters"]["exportSort"];
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
@@ -5151,7 +5151,7 @@ export interface operations {
             query?: {
                 /** @description A condition in the formula language. */
                 filter?: components["parameters"]["exportFilter"];
-                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+                /** @description Field keys separated by commas; prefix a key with - for descending order. */
                 sort?: components["parameters"]["exportSort"];
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
@@ -5663,7 +5663,7 @@ export interface operations {
                      * @enum {string}
                      */
                     blanks?: "left" | "kept";
-                    /** @description Where they are not taken over as they were guessed. */
+                    /** @description Only where they differ from the guess. */
                     columns?: {
                         column: string;
                         field?: string | null;
@@ -5721,7 +5721,7 @@ export interface operations {
                     "application/json": {
                         /** @description How many records the table has. */
                         total: number;
-                        /** @description How many the filter lets through. */
+                        /** @description Number of records that match the filter. */
                         matching: number;
                         fields: {
                             [key: string]: components["schemas"]["Total"];
@@ -6789,7 +6789,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The formula, or what is missing in the pieces. */
+            /** @description The formula, or what is missing in the blocks. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -6933,7 +6933,7 @@ export interface operations {
                     /** @description Somebody of the people list who acts. */
                     person_id?: number | null;
                     expect?: components["schemas"]["Expectation"][];
-                    /** @description Whether the records that it looks at are brought along, and what could be expected is told. */
+                    /** @description Whether to add the records that it reads and possible expectations. */
                     propose?: boolean;
                     /** @description The act whose save is told, from 1; the last by default. */
                     look_at?: number | null;
