@@ -10,8 +10,31 @@ RSpec.describe "Expressions in words" do
       field("wet", "number"),
       field("received", "date"),
       field("collect_by", "date"),
-      field("stage", "choice", choices: %w[Drying Glazed])
+      field("stage", "choice", choices: %w[Drying Glazed]),
+      field("fired", "yes_no")
     )
+  end
+
+  def requirement(text)
+    project = Core::Design::Project.from(
+      "name" => "Studio",
+      "tables" => [
+        {
+          "id" => "t1", "key" => "kilns", "label" => "Kilns", "one" => "Kiln",
+          "fields" => [
+            *%w[clay tare wet].map { |key| field(key, "number") },
+            *%w[received collect_by].map { |key| field(key, "date") },
+            field("stage", "choice", choices: %w[Drying Glazed]),
+            field("fired", "yes_no")
+          ]
+        },
+        {
+          "id" => "t2", "key" => "pieces", "label" => "Pieces",
+          "fields" => [field("kiln", "link", target: "kilns").merge("id" => "f90")]
+        }
+      ]
+    )
+    Core::Expression::Requirement.new(project.table("kilns").scope).sentence(Core::Expression.parse(text))
   end
 
   def words(text, subject = nil)
@@ -64,6 +87,41 @@ RSpec.describe "Expressions in words" do
       expect(said).not_to match(/\b#{function.name} of [^,]+, /), said
       expect(given.first(2).reject { |each| said.include?(each) } - %w[type mode]).to eq([]), said
     end
+  end
+
+  it "says a condition as what must be so" do
+    {
+      "clay + tare = wet" => "Clay + Tare must equal Wet.",
+      "clay > 0" => "Clay must be more than 0.",
+      "collect_by >= received" => "Collect by must be on or after Received.",
+      "received < today()" => "Received must be before today.",
+      "clay between 0 and 90" => "Clay must be between 0 and 90.",
+      "stage in (\"Drying\", \"Glazed\")" => "Stage must be one of “Drying”, “Glazed”.",
+      "stage starts with \"D\"" => "Stage must start with “D”.",
+      "not (stage contains \"x\")" => "Stage must not contain “x”.",
+      "clay is not blank" => "Clay must not be blank.",
+      "clay > 0 and tare > 0" => "Clay must be more than 0, and Tare must be more than 0.",
+      "not (clay > 9 and tare > 9)" => "Not allowed: Clay > 9 and Tare > 9.",
+      "fired" => "Fired must be yes.",
+      "not fired" => "Fired must be no.",
+      "stage <> \"Glazed\" or clay > 5" => "If Stage = “Glazed”, Clay must be more than 5.",
+      "not fired or clay > 5" => "If Fired is yes, Clay must be more than 5.",
+      "clay is blank or clay > 5" => "If Clay is not blank, Clay must be more than 5.",
+      "if fired then clay > 5 else yes" => "If Fired is yes, Clay must be more than 5.",
+      "is_new or clay > old.clay" => "Once the record exists, Clay must be more than previous Clay.",
+      "clay > 5 or tare > 5" => "Must be true: Clay > 5 or Tare > 5.",
+      "changed(clay)" => "Must be true: Clay changed.",
+      "count(pieces) < 5" => "Number of Pieces of this kiln must be less than 5."
+    }.each { |text, wanted| expect([text, requirement(text)]).to eq([text, wanted]) }
+  end
+
+  it "says of a yes/no field in a condition that it is yes or no" do
+    {
+      "if fired then 1 else 2" => "if Fired is yes then 1, else 2",
+      "fired and not (clay > 1)" => "Fired is yes and not (Clay > 1)",
+      "not fired or clay = 1" => "Fired is no or Clay = 1",
+      "fired = no" => "Fired = no"
+    }.each { |text, wanted| expect(words(text)).to eq(wanted) }
   end
 
   it "tells what was meant by a label, a choice without quotes, and a function without brackets" do
