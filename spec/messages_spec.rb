@@ -37,6 +37,16 @@ RSpec.describe "The catalogue of messages" do
     expect(code.sentences).to be_empty, code.sentences.join("\n")
   end
 
+  it "can be read in a made-up language, gaps and keys as they are, one and others apart" do
+    messages = UpTack::Core::Messages
+    messages.language = UpTack::Core::MadeUpLanguage::TAG
+    expect(messages["rules.required.must_be_filled", field: "Name", while_words: ""]).to eq("Name ííš řééɋúúíířééď.")
+    expect([1, 2].map { |count| messages["common.rows", count: count] }).to eq(["1 řóóŵ", "2 řóóŵš"])
+    expect(messages["common.there_are_roles", roles: "clerk"]).to end_with(": clerk.")
+  ensure
+    messages.language = "en"
+  end
+
   it "counts: one is told in the singular, any other number in the plural" do
     told = ->(count) { UpTack::Core::Messages["common.rows", count: count] }
     expect([0, 1, 2].map(&told)).to eq(["0 rows", "1 row", "2 rows"])

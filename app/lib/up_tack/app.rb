@@ -18,5 +18,7 @@ module UpTack
     end
 
     Core::Messages.add(File.expand_path("../../messages", __dir__))
+    # For developers: shows what is not in the catalogue.
+    Core::Messages.language = Core::MadeUpLanguage::TAG if ENV["UP_TACK_LANGUAGE"] == Core::MadeUpLanguage::TAG
   end
 end

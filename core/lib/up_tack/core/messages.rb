@@ -14,8 +14,22 @@ module UpTack
       FORMS = %w[zero one other].freeze
 
       @texts = {}
+      @language = "en"
 
       class << self
+        # @return [String] the tag of the language that messages are given in
+        attr_reader :language
+
+        # @param tag [String] "en", or that of the made-up language
+        def language=(tag)
+          unless tag == "en"
+            I18n.available_locales |= [:en, tag.to_sym]
+            I18n.backend.store_translations(tag, {SCOPE => made_up(catalogue)})
+          end
+          @language = tag
+          @texts.clear
+        end
+
         # Adds the catalogue of a floor.
         #
         # @param folder [String] a folder with a file in YAML for each group of messages
@@ -38,13 +52,19 @@ module UpTack
         # @return [String]
         # @raise [I18n::ArgumentError] if there is no such message, or a value of it is missing
         def [](key, **values)
-          text = (@texts[key] ||= I18n.t(key, scope: SCOPE, raise: true).freeze)
-          return I18n.t(key, scope: SCOPE, raise: true, **values) if text.is_a?(Hash)
+          text = (@texts[key] ||= I18n.t(key, scope: SCOPE, locale: language, raise: true).freeze)
+          return I18n.t(key, scope: SCOPE, locale: language, raise: true, **values) if text.is_a?(Hash)
 
           (values.empty? && !text.include?("%{")) ? text : I18n.interpolate(text, values)
         end
 
         private
+
+        def catalogue = I18n.t(SCOPE, locale: :en)
+
+        def made_up(part)
+          part.is_a?(Hash) ? part.transform_values { |each| made_up(each) } : MadeUpLanguage.text(part)
+        end
 
         def flatten(tree, path, found)
           tree.each do |key, value|

@@ -84,7 +84,8 @@ module UpTack
           headers "Content-Security-Policy" => Guard.policy(nonce)
           cache_control :no_cache
           content_type :html
-          File.read(File.join(UI, "index.html")).gsub("__nonce__", nonce)
+          html = File.read(File.join(UI, "index.html")).gsub("__nonce__", nonce)
+          html.sub('lang="en"', %(lang="#{Core::Messages.language}"))
         end
       end
     end
