@@ -20,6 +20,7 @@ const Records = lazy(() => import("../views/records/Records"));
 const ImportView = lazy(() => import("../views/import/ImportView"));
 const TableFromFile = lazy(() => import("../views/import/TableFromFile"));
 const Bench = lazy(() => import("../views/bench/Bench"));
+const Guide = lazy(() => import("../views/guide/Guide"));
 const LanguageHelp = lazy(() => import("../views/help/LanguageHelp"));
 const TidyReview = lazy(() => import("../views/tidy/TidyReview"));
 const Outbox = lazy(() => import("../views/outbox/Outbox"));
@@ -70,6 +71,8 @@ const router = createBrowserRouter([
       { path: "/people", element: <People /> },
       { path: "/language", element: <LanguageHelp /> },
       { path: "/sheet", element: <RuleSheet /> },
+      { path: "/guide", element: <Guide /> },
+      { path: "/guide/:page", element: <Guide /> },
       { path: "*", element: <MissingPage /> },
     ],
   },

@@ -1,3 +1,4 @@
+import { CircleHelp } from "lucide-react";
 import { Suspense, useEffect, useState } from "react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
 import { useSession, useTable } from "../api/queries";
@@ -107,6 +108,14 @@ export function Shell() {
             {t("shell.find")}
             <kbd className="font-sans opacity-75">Ctrl K</kbd>
           </button>
+          <Link
+            to="/guide"
+            className="flex items-center gap-1 text-xs opacity-85 hover:opacity-100"
+            title={t("guide.title")}
+          >
+            <CircleHelp size={14} aria-hidden />
+            <span className="max-sm:sr-only">{t("shell.help")}</span>
+          </Link>
           {session.data && <NoticesWaiting person={session.data.person.name} />}
           {session.data && <ClockChip now={session.data.clock.now} zone={session.data.project.time_zone} />}
           {session.data && (

@@ -1427,6 +1427,7 @@ export interface Gaps {
   "errors.notLoadedText": null;
   "errors.loadAgain": null;
   "errors.backToTables": null;
+  "shell.help": null;
   "shell.allTables": null;
   "shell.find": null;
   "shell.findHint": null;
@@ -1443,6 +1444,11 @@ export interface Gaps {
   "shell.nothingToRedo": null;
   "shell.skip": null;
   "shell.clock": { zone: Gap };
+  "guide.title": null;
+  "guide.aim": null;
+  "guide.search": null;
+  "guide.all": null;
+  "guide.explain": null;
   "overview.aim": null;
   "overview.add": null;
   "overview.addPlaceholder": null;
@@ -3089,6 +3095,7 @@ export const messages: { [key: string]: string } = {
   "errors.notLoadedText": "Your entries are kept in this browser. Reload the page. If the problem stays, tell a builder.",
   "errors.loadAgain": "Reload",
   "errors.backToTables": "Go to the tables",
+  "shell.help": "Help",
   "shell.allTables": "All tables",
   "shell.find": "Find",
   "shell.findHint": "Find a table, field, rule, record or command",
@@ -3105,6 +3112,11 @@ export const messages: { [key: string]: string } = {
   "shell.nothingToRedo": "Nothing to redo.",
   "shell.skip": "Skip to the content",
   "shell.clock": "Local date and time (%{zone})",
+  "guide.title": "Guide",
+  "guide.aim": "Each page describes one job, step by step, with the demo as the example.",
+  "guide.search": "Search the guide",
+  "guide.all": "All pages",
+  "guide.explain": "How to do this",
   "overview.aim": "Pin rules on a table's fields, try a record on the bench, then let people enter records.",
   "overview.add": "New table",
   "overview.addPlaceholder": "Name, such as Glazes",

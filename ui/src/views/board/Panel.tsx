@@ -1,5 +1,6 @@
 import { X } from "lucide-react";
 import { type ReactNode, useEffect, useRef } from "react";
+import { HelpLink } from "../../components/HelpLink";
 import { MessageText } from "../../components/MessageText";
 import { t } from "../../words";
 
@@ -21,6 +22,8 @@ type Props = {
   wide?: boolean;
   /** Whether it stands beneath even where there is room. */
   stacked?: boolean;
+  /** The page of the guide that explains it. */
+  guide?: string | undefined;
 };
 
 /** The editor at the side of the board. Escape closes it, Ctrl Enter saves. */
@@ -37,6 +40,7 @@ export function Panel({
   beside,
   wide = false,
   stacked = false,
+  guide,
 }: Props) {
   const panel = useRef<HTMLElement>(null);
   const split = wide && !stacked;
@@ -70,6 +74,7 @@ export function Panel({
           <p className="font-semibold text-secondary text-xs uppercase tracking-wide">{above}</p>
           <h2 className="truncate text-lg">{title}</h2>
         </div>
+        {guide && <HelpLink page={guide} />}
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square"

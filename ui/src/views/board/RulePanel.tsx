@@ -8,6 +8,7 @@ import { MessageText } from "../../components/MessageText";
 import { SegmentedControl } from "../../components/SegmentedControl";
 import { t } from "../../words";
 import { DraftBar } from "./DraftBar";
+import { guidePages } from "./guidePages";
 import { Panel } from "./Panel";
 import { beginning, kindOf } from "./parts/shared";
 import { Results } from "./Results";
@@ -89,6 +90,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       onSave={save}
       wide={kind?.effect !== "default"}
       stacked={kind?.effect === "decision"}
+      guide={guidePages[stage]}
       beside={
         <>
           <RuleProofs table={table} parts={parts} {...(rule ? { rule } : {})} sound={sound} dirty={dirty} />
