@@ -110,7 +110,7 @@ export function Shell() {
           </button>
           <Link
             to="/guide"
-            className="flex items-center gap-1 text-xs opacity-85 hover:opacity-100"
+            className="flex min-h-8 min-w-8 items-center justify-center gap-1 text-xs opacity-85 hover:opacity-100"
             title={t("guide.title")}
           >
             <CircleHelp size={14} aria-hidden />
