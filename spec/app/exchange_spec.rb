@@ -242,11 +242,11 @@ RSpec.describe "Records out and in again" do
     expect(try.call("both_date_orders.csv", "members")).to match(
       [[/mixes day-first and month-first dates/], [[3, /no month 31/]]]
     )
-    expect(try.call("two_columns_of_one_name.csv", "members").first).to match([/Two columns are called/])
+    expect(try.call("two_columns_of_one_name.csv", "members").first).to match([/Two columns are named/])
     refused = try.call("pieces_to_mend.csv", "pieces").last.to_h
     expect(refused.keys).to eq([5, 6, 7, 8, 9, 10, 11])
-    expect(refused[6]).to include("several are called “Ansa Velt” (#1, #6)")
-    expect(try.call("members.jsonl", "members").last).to match([[3, /“Phone” holds a list or an object/]])
+    expect(refused[6]).to include("more than one record is named “Ansa Velt” (#1, #6)")
+    expect(try.call("members.jsonl", "members").last).to match([[3, /“Phone” is a list or an object/]])
     expect([try.call("clays.xlsx", "clays").last, try.call("clays.ods", "clays").last.length]).to match(
       [[[4, /“hot” is not a number/]], be_between(0, 1)]
     )

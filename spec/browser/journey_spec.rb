@@ -128,7 +128,7 @@ RSpec.describe "From the board to a saved record" do
     expect(page).to have_text("Not saved. Fix 3 problems.").and have_text(
       "Your entries are kept. Correct the fields below and save again."
     )
-    expect(box("Piece")).to have_text("Say what it is")
+    expect(box("Piece")).to have_text("Enter what it is")
     expect(page).to have_css("#input-piece:focus")
     expect(page).to have_field("Maker note", with: "Thin rim").and have_field("Wet weight g", with: "700")
     expect(pieces.count).to eq(28)

@@ -240,7 +240,7 @@ RSpec.describe "Setting up how things are typed" do
     press [:control, :Enter]
     within("dialog") do
       expect(page).to have_text("Bisque → Biscuit").and have_text("Firing defaults to Biscuit.").and have_text(
-                    "A bisque piece can't be glaze fired"
+                    "A bisque firing can't end glaze fired"
                   ).and have_text(/12 records/)
       click_button "Rename"
     end
