@@ -187,8 +187,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
       ["Bram Tolley", "signed in in a browser"],
       [
         "Bram Tolley",
-        "asked for what their role does not allow: copies of the database, the latest first, and " \
-          "when they are made"
+        "asked for what their role does not allow: backups, newest first, and their schedule"
       ],
       ["Bram Tolley", "signed out"],
       ["Odile Marsh", "created the token “Till”"]
