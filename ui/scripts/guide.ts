@@ -29,5 +29,6 @@ function page(name: string, part: string) {
   const source = readFileSync(new URL(`${name}.md`, FOLDER), "utf8");
   const [first = "", ...rest] = source.split("\n");
   const body = rest.join("\n").replace(/\(([\w-]+)\.md\)/g, "(/guide/$1)");
-  return { name, part, title: first.replace(/^# /, ""), html: marked.parse(body, { async: false }), text: rest.join(" ") };
+  const html = marked.parse(body, { async: false });
+  return { name, part, title: first.replace(/^# /, ""), html, text: rest.join(" ") };
 }

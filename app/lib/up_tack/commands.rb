@@ -16,15 +16,23 @@ module UpTack
         status = Cli.call(arranged(arguments), Cli::Terminal.new(out, err, input))
         status.is_a?(Integer) ? status : 0
       rescue Core::Invalid => e
-        tell_problems(e.problems, err)
+        err.puts(e.problems.map { |problem| placed(problem) })
+        2
       rescue Interrupt
-        err.puts "Stopped."
+        err.puts Core::Messages["commands.all.stopped"]
         130
       rescue => e
         raise unless (message = reason(e))
 
         err.puts message
         2
+      end
+
+      # @param problem [Core::Problem]
+      # @return [String] what is wrong, after where it is
+      def placed(problem)
+        stands = problem.place.nil? || problem.message.start_with?(problem.place)
+        stands ? problem.message : "#{problem.place}: #{problem.message}"
       end
 
       private
@@ -58,8 +66,8 @@ module UpTack
           Store::SystemTables::TooNew, Store::LogCheck::Unchecked, Store::LogKey::Unfit
           error.message
         when SQLite3::Exception, ActiveRecord::ActiveRecordError
-          Core::Messages["store.backups.cant_be_read_as_database_of_up", file: Database.named,
-            reason: error.message.lines.first.strip]
+          why = error.message.lines.first.strip.sub(/\ASQLite3::\w+: /, "").chomp(":")
+          Core::Messages["commands.all.cant_use_file", path: Database.named, why: why]
         when SystemCallError then unusable(error)
         end
       end
@@ -68,22 +76,13 @@ module UpTack
         path = error.message[/ @ \S+ - (.+)\z/, 1] || error.message
         why =
           case error
-          when Errno::ENOENT then "the folder does not exist"
-          when Errno::EACCES, Errno::EPERM, Errno::EROFS then "you have no permission"
-          when Errno::EISDIR then "it is a folder"
-          when Errno::ENOSPC then "the disk is full"
+          when Errno::ENOENT then Core::Messages["commands.all.no_folder"]
+          when Errno::EACCES, Errno::EPERM, Errno::EROFS then Core::Messages["commands.all.no_permission"]
+          when Errno::EISDIR then Core::Messages["commands.all.is_folder"]
+          when Errno::ENOSPC then Core::Messages["commands.all.disk_full"]
           else error.class.name.split("::").last
           end
         Core::Messages["commands.all.cant_use_file", path: path, why: why]
-      end
-
-      # Says what is wrong in a file, a line each.
-      def tell_problems(problems, err)
-        problems.each do |problem|
-          place = "#{problem.place}: " if problem.place && !problem.message.start_with?(problem.place)
-          err.puts "#{place}#{problem.message}"
-        end
-        2
       end
     end
   end

@@ -25,6 +25,7 @@ module UpTack
       # Prints a result, as JSON or by what the block prints.
       # @return [Integer] the exit status
       def answer(status, data)
+        @progress&.finish
         @json ? @out.puts(JSON.generate(data)) : yield
         status
       end
@@ -42,17 +43,15 @@ module UpTack
       def project_file(path)
         Core::Design::ProjectFile.read(File.binread(existing(path)))
       rescue Core::Invalid => e
-        raise Failure, e.problems.map { |problem| "#{path}: #{placed(problem)}" }.join("\n")
-      end
-
-      # @return [String] what is wrong, after where it is
-      def placed(problem)
-        stands = problem.place.nil? || problem.message.start_with?(problem.place)
-        stands ? problem.message : "#{problem.place}: #{problem.message}"
+        raise Failure, e.problems.map { |problem| "#{path}: #{Commands.placed(problem)}" }.join("\n")
       end
 
       # @return [Progress] that is shown where somebody looks
-      def progress = @err.tty? ? TerminalProgress.new(@err) : Progress.none
+      def progress
+        return Progress.none unless @err.tty?
+
+        @progress = TerminalProgress.new(@err)
+      end
     end
   end
 end

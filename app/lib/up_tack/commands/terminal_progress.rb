@@ -17,12 +17,14 @@ module UpTack
       def advance(count)
         super
         now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        return if now - @shown_at < PAUSE && done < total
+        return if now - @shown_at < PAUSE
 
         @shown_at = now
         @out.print("\r#{field}: #{done} / #{total}\e[K")
-        @out.print("\r\e[K") if done >= total
       end
+
+      # Clears the line for what comes after it.
+      def finish = @out.print("\r\e[K")
     end
   end
 end
