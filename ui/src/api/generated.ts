@@ -3454,7 +3454,12 @@ export interface components {
                 link: string;
                 rows: components["schemas"]["Line"][];
             }[];
-            /** @description form or grid where a page of the interface saves; by program without it. */
+            /** @description form or grid where a page of the interface saves; API if omitted. */
+            channel?: string;
+            /**
+             * @deprecated
+             * @description The former name of channel.
+             */
             way?: string;
         };
         Message: {
@@ -3710,7 +3715,7 @@ export interface components {
             at_text: string;
             day_text: string;
             person: string;
-            way: string;
+            channel: string;
             /** @enum {string} */
             action: "create" | "update" | "delete" | "restore" | "restored";
             table: string | null;
@@ -3931,7 +3936,12 @@ export interface components {
         fieldAsked: string;
         /** @description Only what a rule did, by its id. */
         ruleAsked: string;
-        /** @description Only what came in one way. */
+        /** @description Only entries saved through this channel: form, grid, import, api … */
+        channel: string;
+        /**
+         * @deprecated
+         * @description The former name of channel.
+         */
         way: string;
         /** @description The first day at the firm. */
         from: string;
@@ -5014,7 +5024,12 @@ export interface operations {
                         };
                     }[];
                     keep?: components["schemas"]["Keep"];
-                    /** @description grid where the grid saves; by program without it. */
+                    /** @description grid where the grid saves; API if omitted. */
+                    channel?: string;
+                    /**
+                     * @deprecated
+                     * @description The former name of channel.
+                     */
                     way?: string;
                 };
             };
@@ -7558,7 +7573,12 @@ export interface operations {
                 field?: components["parameters"]["fieldAsked"];
                 /** @description Only what a rule did, by its id. */
                 rule?: components["parameters"]["ruleAsked"];
-                /** @description Only what came in one way. */
+                /** @description Only entries saved through this channel: form, grid, import, api … */
+                channel?: components["parameters"]["channel"];
+                /**
+                 * @deprecated
+                 * @description The former name of channel.
+                 */
                 way?: components["parameters"]["way"];
                 /** @description The first day at the firm. */
                 from?: components["parameters"]["from"];
@@ -7598,7 +7618,12 @@ export interface operations {
                 field?: components["parameters"]["fieldAsked"];
                 /** @description Only what a rule did, by its id. */
                 rule?: components["parameters"]["ruleAsked"];
-                /** @description Only what came in one way. */
+                /** @description Only entries saved through this channel: form, grid, import, api … */
+                channel?: components["parameters"]["channel"];
+                /**
+                 * @deprecated
+                 * @description The former name of channel.
+                 */
                 way?: components["parameters"]["way"];
                 /** @description The first day at the firm. */
                 from?: components["parameters"]["from"];
@@ -7645,7 +7670,12 @@ export interface operations {
                 field?: components["parameters"]["fieldAsked"];
                 /** @description Only what a rule did, by its id. */
                 rule?: components["parameters"]["ruleAsked"];
-                /** @description Only what came in one way. */
+                /** @description Only entries saved through this channel: form, grid, import, api … */
+                channel?: components["parameters"]["channel"];
+                /**
+                 * @deprecated
+                 * @description The former name of channel.
+                 */
                 way?: components["parameters"]["way"];
                 /** @description The first day at the firm. */
                 from?: components["parameters"]["from"];
@@ -7682,7 +7712,12 @@ export interface operations {
                 field?: components["parameters"]["fieldAsked"];
                 /** @description Only what a rule did, by its id. */
                 rule?: components["parameters"]["ruleAsked"];
-                /** @description Only what came in one way. */
+                /** @description Only entries saved through this channel: form, grid, import, api … */
+                channel?: components["parameters"]["channel"];
+                /**
+                 * @deprecated
+                 * @description The former name of channel.
+                 */
                 way?: components["parameters"]["way"];
                 /** @description The first day at the firm. */
                 from?: components["parameters"]["from"];

@@ -5,7 +5,13 @@ import { awaitJob } from "./jobs";
 import { queryKeys } from "./queryKeys";
 
 /** Which entries of the change log are asked for. */
-export type Question = Omit<NonNullable<paths["/api/history"]["get"]["parameters"]["query"]>, "before">;
+export type Question = Omit<NonNullable<paths["/api/history"]["get"]["parameters"]["query"]>, "before" | "way">;
+
+/** Parts of the address that say which entries are wanted. */
+export const FILTERS = ["record", "person", "field", "rule", "channel", "from", "to"] as const;
+
+/** What leaves every filter empty. */
+export const UNFILTERED = Object.fromEntries(FILTERS.map((name) => [name, null]));
 /** What an operation answers. */
 type Told<Answers extends { responses: { 200: { content: { "application/json": unknown } } } }> =
   Answers["responses"][200]["content"]["application/json"];

@@ -113,7 +113,7 @@ export function writeBatch(
     awaitJob(
       api.POST("/api/tables/{table}/batch", {
         params: { path: { table } },
-        body: { records, keep, way: "grid" },
+        body: { records, keep, channel: "grid" },
         headers,
       }),
     );

@@ -1105,21 +1105,23 @@ export interface Gaps {
   "history.verbs.delete": null;
   "history.verbs.restore": null;
   "history.verbs.restored": null;
-  "history.ways.form": null;
-  "history.ways.grid": null;
-  "history.ways.api": null;
-  "history.ways.tidy": null;
-  "history.ways.numbers": null;
-  "history.ways.import": null;
-  "history.ways.put back": null;
-  "history.ways.backup": null;
-  "history.ways.rule": null;
+  "history.channels.form": null;
+  "history.channels.grid": null;
+  "history.channels.api": null;
+  "history.channels.bulk": null;
+  "history.channels.tidy": null;
+  "history.channels.numbers": null;
+  "history.channels.import": null;
+  "history.channels.made up": null;
+  "history.channels.put back": null;
+  "history.channels.backup": null;
+  "history.channels.rule": null;
   "history.everything": null;
   "history.filter": null;
   "history.person": null;
   "history.field": null;
   "history.rule": null;
-  "history.way": null;
+  "history.channel": null;
   "history.from": null;
   "history.to": null;
   "history.any": null;
@@ -2749,21 +2751,23 @@ export const messages: { [key: string]: string } = {
   "history.verbs.delete": "deleted",
   "history.verbs.restore": "restored",
   "history.verbs.restored": "",
-  "history.ways.form": "form",
-  "history.ways.grid": "grid",
-  "history.ways.api": "API",
-  "history.ways.tidy": "clean-up",
-  "history.ways.numbers": "numbers assigned",
-  "history.ways.import": "import",
-  "history.ways.put back": "restored",
-  "history.ways.backup": "",
-  "history.ways.rule": "rule",
+  "history.channels.form": "form",
+  "history.channels.grid": "grid",
+  "history.channels.api": "API",
+  "history.channels.bulk": "bulk change",
+  "history.channels.tidy": "clean-up",
+  "history.channels.numbers": "numbers assigned",
+  "history.channels.import": "import",
+  "history.channels.made up": "generated",
+  "history.channels.put back": "restored",
+  "history.channels.backup": "",
+  "history.channels.rule": "rule",
   "history.everything": "All tables",
   "history.filter": "Filter entries",
   "history.person": "Person",
   "history.field": "Field",
   "history.rule": "Rule",
-  "history.way": "Source",
+  "history.channel": "Source",
   "history.from": "From",
   "history.to": "To",
   "history.any": "any",

@@ -7,7 +7,7 @@ module UpTack
     module History
       # What is asked for; nil for what does not matter.
       # table:: Core::Design::Table; record:: its number; person:: a number
-      # field, rule:: ids; way:: as the log has it; batch:: a number
+      # field, rule:: ids; channel:: one of Store::Entry::CHANNELS; batch:: a number
       # from, to:: moments in UTC, the second not included
       Question = Struct.new(:table, :record, :person, :field, :rule, :channel, :batch, :from, :to, keyword_init: true)
     end

@@ -34,7 +34,7 @@ export function NewLinked({ table, name, onMade, onClose }: NewLinkedProps) {
 
   const save = async () => {
     try {
-      const body = { typed: draft.typed, reasons: draft.reasons, way: "form" };
+      const body = { typed: draft.typed, reasons: draft.reasons, channel: "form" };
       const made = await data(api.POST("/api/tables/{table}/records", { params: { path: { table } }, body }));
       refresh(client, "records", "history", "tables");
       onMade({ id: made.id, title: made.title });

@@ -177,7 +177,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
       keyQueue.takeUp();
       return keyQueue.release(firstInput(answer));
     }
-    const body = { typed: all, reasons, way: "form", ...more, ...(id === null ? {} : { version: seen }) };
+    const body = { typed: all, reasons, channel: "form", ...more, ...(id === null ? {} : { version: seen }) };
     await send({ key: writeName(), body }, next, from, note);
   };
 

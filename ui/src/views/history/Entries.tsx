@@ -1,4 +1,4 @@
-import { type Question, useHistory } from "../../api/history";
+import { type Question, UNFILTERED, useHistory } from "../../api/history";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { t } from "../../words";
@@ -24,13 +24,7 @@ export function Entries({ question, onRecord, put }: Props) {
         <p className="sheet flex flex-wrap items-center gap-3 p-5">
           {narrowed ? t("history.none") : t("history.empty")}
           {narrowed && (
-            <button
-              type="button"
-              className="btn btn-sm"
-              onClick={() =>
-                put({ record: null, person: null, field: null, rule: null, way: null, from: null, to: null })
-              }
-            >
+            <button type="button" className="btn btn-sm" onClick={() => put(UNFILTERED)}>
               {t("history.showAll")}
             </button>
           )}

@@ -70,7 +70,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
           {anyTable && entry.action !== "restored" && (
             <span className="quiet text-xs">{t("history.inTable", { table: entry.table_label })}</span>
           )}
-          <span className="quiet text-xs">{word(`history.ways.${entry.way}`) ?? entry.way}</span>
+          <span className="quiet text-xs">{word(`history.channels.${entry.channel}`) ?? entry.channel}</span>
           {entry.set_back && (
             <span className="flex items-center gap-1 text-secondary text-xs">
               <ClockAlert size={13} aria-hidden />

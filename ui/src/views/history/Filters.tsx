@@ -1,7 +1,7 @@
 import { CalendarDays, X } from "lucide-react";
 import { lazy, Suspense } from "react";
 import type { Rule, Table } from "../../api/client";
-import type { Question } from "../../api/history";
+import { type Question, UNFILTERED } from "../../api/history";
 import { useRecord, useSession } from "../../api/queries";
 import { showDay } from "../../components/moments";
 import { Popover } from "../../components/Popover";
@@ -16,7 +16,7 @@ type Props = {
   put: (parts: { [name: string]: string | null }) => void;
 };
 
-/** Which entries are shown: whose, of which field or rule, by which way in, from when. */
+/** Which entries are shown: whose, of which field or rule, through which channel, from when. */
 export function Filters({ table, question, put }: Props) {
   const people = useSession().data?.people ?? [];
   const record = useRecord(table?.key ?? "", table ? (question.record ?? null) : null).data;
@@ -31,7 +31,7 @@ export function Filters({ table, question, put }: Props) {
             className="btn btn-ghost btn-xs btn-square"
             aria-label={t("history.all")}
             title={t("history.all")}
-            onClick={() => put({ record: null })}
+            onClick={() => put(UNFILTERED)}
           >
             <X size={13} aria-hidden />
           </button>
@@ -62,10 +62,10 @@ export function Filters({ table, question, put }: Props) {
         </>
       )}
       <Pick
-        label={t("history.way")}
-        value={question.way ?? ""}
-        options={group("history.ways")}
-        onPick={(way) => put({ way })}
+        label={t("history.channel")}
+        value={question.channel ?? ""}
+        options={group("history.channels")}
+        onPick={(channel) => put({ channel })}
       />
       <Day label={t("history.from")} value={question.from} onPick={(from) => put({ from })} />
       <Day label={t("history.to")} value={question.to} onPick={(to) => put({ to })} />
@@ -73,7 +73,9 @@ export function Filters({ table, question, put }: Props) {
         <button
           type="button"
           className="btn btn-ghost btn-sm"
-          onClick={() => put({ record: null, person: null, field: null, rule: null, way: null, from: null, to: null })}
+          onClick={() =>
+            put({ record: null, person: null, field: null, rule: null, channel: null, from: null, to: null })
+          }
         >
           {t("history.showAll")}
         </button>

@@ -1,5 +1,5 @@
 import { useSearchParams } from "react-router";
-import type { Question } from "../../api/history";
+import { FILTERS, type Question } from "../../api/history";
 import { useTableHere } from "../../app/TableFrame";
 import { usePermissions } from "../../app/usePermissions";
 import { SegmentedControl } from "../../components/SegmentedControl";
@@ -9,9 +9,6 @@ import { Filters } from "./Filters";
 import { LogExport } from "./LogExport";
 import { OverTime } from "./OverTime";
 import { Revisions } from "./Revisions";
-
-/** Parts of the address that say which entries are wanted. */
-const ASKED = ["record", "person", "field", "rule", "way", "from", "to"] as const;
 
 /** Who changed what, and when: records, and the design itself. */
 export default function HistoryView() {
@@ -67,7 +64,7 @@ export default function HistoryView() {
 
 function asked(params: URLSearchParams, table: string | undefined): Question {
   const found: { [name: string]: string | number | undefined } = { table };
-  for (const name of ASKED) {
+  for (const name of FILTERS) {
     const value = params.get(name);
     if (value) found[name] = name === "record" || name === "person" ? Number(value) || undefined : value;
   }

@@ -27,7 +27,7 @@ module UpTack
             person: number_in_query("person"),
             field: visible_field(table),
             rule: text_in_query("rule"),
-            channel: text_in_query("way"),
+            channel: text_in_query("channel") || text_in_query("way"),
             from: day_in_query("from"),
             to: day_in_query("to", 1)
           )

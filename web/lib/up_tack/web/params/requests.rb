@@ -10,6 +10,8 @@ module UpTack
         # Objects within one another in a body.
         DEEPEST_BODY = 12
 
+        # Channels of the interface: pages on which records are typed.
+        PAGES = %w[form grid].freeze
         # What a form is made of, as it is sent.
         FORM_PARTS = %w[name note sections order jumps skip_filled buttons].freeze
 
@@ -153,7 +155,7 @@ module UpTack
         end
 
         # @return [String] how a record comes in: from a page of the interface, else by program
-        def channel = %w[form grid].include?(sent["way"]) ? sent["way"] : "api"
+        def channel = PAGES.find { |page| sent.values_at("channel", "way").include?(page) } || "api"
 
         # @return [Integer, nil] a whole number from the body
         # @raise [Malformed] for anything else

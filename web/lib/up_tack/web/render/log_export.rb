@@ -62,7 +62,7 @@ module UpTack
             shown[:made_at],
             "#{shown[:day_text]} #{shown[:at_text]}",
             shown[:person],
-            shown[:way],
+            shown[:channel],
             shown[:action],
             shown[:table_label],
             shown[:record],

@@ -4,7 +4,7 @@ require "browser_helper"
 
 # Masks, choices that depend on each other, links by name, clean-ups and
 # validations, as clerks and builders meet them.
-RSpec.describe "Typing it right" do
+RSpec.describe "Rules, as records are typed" do
   def members = UpTack::Store::RecordTable.new(workspace.table("members"))
   def into(label) = find_field(label).native.node.focus
   def caret = evaluate_script("document.activeElement.selectionStart")

@@ -2,7 +2,7 @@
 
 require "browser_helper"
 
-RSpec.describe "Keeping track: people, numbers, stamps and history" do
+RSpec.describe "People, numbers, stamps and history" do
   def leave
     click_button "You"
     click_button "Sign out"

@@ -2,7 +2,7 @@
 
 require "web_helper"
 
-RSpec.describe "Typing it right, over HTTP" do
+RSpec.describe "Rules, over HTTP" do
   def records = "/api/tables/pieces/records"
 
   def messages =
@@ -10,8 +10,8 @@ RSpec.describe "Typing it right, over HTTP" do
 
   describe "the same rules hold also for imports and the API" do
     ways = {
-      "a new record by form" => ->(typed) { ask(:post, records, {typed: good_piece.merge(typed), way: "form"}) },
-      "an edit in the grid" => ->(typed) { ask(:patch, "#{records}/28", {typed: typed, way: "grid"}) },
+      "a new record by form" => ->(typed) { ask(:post, records, {typed: good_piece.merge(typed), channel: "form"}) },
+      "an edit in the grid" => ->(typed) { ask(:patch, "#{records}/28", {typed: typed, channel: "grid"}) },
       "a program" => ->(typed) { ask(:patch, "#{records}/28", {typed: typed}) }
     }
     refused = {
@@ -55,9 +55,9 @@ RSpec.describe "Typing it right, over HTTP" do
     end
 
     it "tells the way in History" do
-      ask(:patch, "#{records}/28", {typed: {"hold" => 16}, way: "grid"})
-      ask(:patch, "#{records}/28", {typed: {"hold" => 17}, way: "tidy"})
-      expect(ask(:get, "/api/history?table=pieces&record=28")["entries"].first(2).map { |entry| entry["way"] }).to eq(
+      ask(:patch, "#{records}/28", {typed: {"hold" => 16}, channel: "grid"})
+      ask(:patch, "#{records}/28", {typed: {"hold" => 17}, channel: "tidy"})
+      expect(ask(:get, "/api/history?table=pieces&record=28")["entries"].first(2).map { |entry| entry["channel"] }).to eq(
         %w[api grid]
       )
     end

@@ -3,15 +3,15 @@
 require "csv"
 require "store_helper"
 
-RSpec.describe "A file that another process reads ahead" do
-  ahead = UpTack::UseCases::Imports::WorkerClient
+RSpec.describe "A file read by a worker process" do
+  client = UpTack::UseCases::Imports::WorkerClient
   alone = ->(_, **) {}
-  helped = ->(workspace, **job) { ahead.begin(workspace, **job, rows: ahead::MANY).tap { |found| found.ready?(nil) } }
+  helped = ->(workspace, **job) { client.begin(workspace, **job, rows: client::MANY).tap { |found| found.ready?(nil) } }
 
   # More rows than are read before anybody looks whether the other one is ready; some of them
   # are refused by what is read, by a rule that looks at the record, and by one that looks at others.
   def file(rows = 1_500)
-    path = File.join(StoreHelp::FOLDER, "ahead.csv")
+    path = File.join(StoreHelp::FOLDER, "worker.csv")
     CSV.open(path, "w") do |csv|
       csv << ["Piece", "Maker", "Clay weight", "Wet weight", "Tag", "Maker note"]
       rows.times do |index|
@@ -86,7 +86,7 @@ RSpec.describe "A file that another process reads ahead" do
     StoreHelp.close(path)
   end
 
-  it "comes to the same as when it is read here, whatever becomes of the other process" do
+  it "gives the same as without one, also when the process is killed" do
     path = file
     expected = contents(bring_in(path, alone), path)
     expect(expected[:counts].values_at(0, 5)).to match([be > 1_300, be > 60])
@@ -120,7 +120,7 @@ RSpec.describe "A file that another process reads ahead" do
     expect(from).to eq(1_000)
   end
 
-  it "tells of a file that was cut off as it does here, and saves nothing of it" do
+  it "is refused as without one where it was cut off, and nothing of it is saved" do
     path = file
     File.write(path, File.read(path) + "\"Mug,Maro")
     before = pieces.count
@@ -132,7 +132,7 @@ RSpec.describe "A file that another process reads ahead" do
     expect([said.uniq, pieces.count]).to match([[a_string_including("never closed")], before])
   end
 
-  it "is given out in portions that stay small where rows are long" do
+  it "comes in portions that stay small where rows are long" do
     rows = Array.new(12) { |index| UpTack::Interchange::Source::Row.new(index + 2, ["x" * 1_000_000]) }
     source = Struct.new(:rows) { def each_row = rows.each { |row| yield row, row.number } }.new(rows)
     portions = []
@@ -142,10 +142,10 @@ RSpec.describe "A file that another process reads ahead" do
     expect(portions).to eq([[2, 3, 4, 5, 6], [7, 8, 9, 10, 11], [12, 13]])
   end
 
-  it "is not asked for where it would see something else, or is not worth it" do
+  it "needs none where it is short, or the clock is pretended" do
     path = file(5)
     job = {source: UpTack::Interchange::Source.open(path), table: workspace.table("pieces"), settings: nil}
-    expect([ahead.begin(workspace, **job, rows: 4_999), ahead.begin(workspace(at: "2026-11-23T09:30"), **job)]).to eq(
+    expect([client.begin(workspace, **job, rows: 4_999), client.begin(workspace(at: "2026-11-23T09:30"), **job)]).to eq(
       [nil, nil]
     )
   end
