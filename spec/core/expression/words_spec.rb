@@ -160,6 +160,14 @@ RSpec.describe "Expressions in words" do
     expect(words("collect_by >= received", "collect_by")).to eq("on or after Received")
   end
 
+  it "says a chain of ifs in rows" do
+    rows = ->(text) { Core::Expression::CaseRows.of(Core::Expression.parse(text), design.scope) }
+    expect(rows.call("if stage = \"Drying\" then 1 else if clay > 5 or tare is blank then clay else blank")).to eq(
+      [["Stage = “Drying”", "1"], ["Clay > 5 or Tare is blank", "Clay"], [nil, "blank"]]
+    )
+    expect([rows.call("if clay > 5 then 1 else 2"), rows.call("clay + 1")]).to eq([[], []])
+  end
+
   it "shows the values that went in, and the sum when it fails" do
     evaluation =
       Core::Expression::Evaluation.new(

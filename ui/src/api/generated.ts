@@ -2499,6 +2499,7 @@ export interface components {
             place: number;
             tack: string;
             sentence: string;
+            cases: components["schemas"]["Cases"];
             note: string | null;
             notices: {
                 code: string;
@@ -2861,6 +2862,16 @@ export interface components {
             aim: string;
             kinds: string[];
         };
+        /** @description Fields that a chain of ifs sets, in rows: the first whose condition is met applies. */
+        Cases: {
+            /** @description Label of the field. */
+            field: string;
+            rows: {
+                /** @description A condition in words; null for the last row, where none is met. */
+                when: string | null;
+                then: string;
+            }[];
+        }[];
         Rule: {
             id: string;
             kind: string;
@@ -2873,6 +2884,7 @@ export interface components {
             /** @description A few words. */
             tack: string;
             sentence: string;
+            cases: components["schemas"]["Cases"];
             name: string | null;
             note: string | null;
             value: components["schemas"]["Scalar"];
@@ -3296,6 +3308,7 @@ export interface components {
             notices: components["schemas"]["RuleNotice"][];
             tack: string | null;
             sentence: string | null;
+            cases: components["schemas"]["Cases"];
             opening: string | null;
             /** @description What makes the value change by itself. */
             fleeting: string[];

@@ -1234,6 +1234,9 @@ export interface Gaps {
   "drafts.kept": null;
   "drafts.overtaken": null;
   "drafts.drop": null;
+  "cases.lead": { field: Gap };
+  "cases.when": { condition: Gap };
+  "cases.else": null;
   "rulePanel.lockReach": null;
   "rulePanel.lockWhole": null;
   "rulePanel.lockFields": null;
@@ -2892,6 +2895,9 @@ export const messages: { [key: string]: string } = {
   "drafts.kept": "Draft: it is kept here until you save or delete it.",
   "drafts.overtaken": "Draft: this rule was changed elsewhere in the meantime. If you save, your draft replaces it.",
   "drafts.drop": "Delete draft",
+  "cases.lead": "%{field} is set by the first row that applies:",
+  "cases.when": "if %{condition}",
+  "cases.else": "otherwise",
   "rulePanel.lockReach": "What is locked",
   "rulePanel.lockWhole": "the whole record, and deletion",
   "rulePanel.lockFields": "some fields",

@@ -1,4 +1,5 @@
 import type { Field, Rule, Table } from "../../api/client";
+import { RuleSentence } from "../../components/RuleSentence";
 import { t } from "../../words";
 import { Panel } from "./Panel";
 
@@ -17,13 +18,15 @@ export function ReadPanel({ table, rule, field, onClose }: Props) {
       onSave={onClose}
       footer={<span className="quiet text-xs">{t("access.readOnlyBoard")}</span>}
     >
-      {rule && <p>{rule.sentence}</p>}
+      {rule && <RuleSentence rule={rule} />}
       {field && <p className="quiet">{field.type_label}</p>}
       {note && <p className="whitespace-pre-wrap border-base-300 border-l-2 pl-3">{note}</p>}
       {own.length > 0 && (
         <ul className="flex flex-col gap-2">
           {own.map((each) => (
-            <li key={each.id}>{each.sentence}</li>
+            <li key={each.id}>
+              <RuleSentence rule={each} />
+            </li>
           ))}
         </ul>
       )}

@@ -5,6 +5,7 @@ import { type Mistake, ProblemError, type Rule, type RuleKind, type RuleParts, t
 import { usePinRule, useUnpinRule } from "../../api/queries";
 import { editPlace, useEdit } from "../../components/edits";
 import { MessageText } from "../../components/MessageText";
+import { RuleSentence } from "../../components/RuleSentence";
 import { SegmentedControl } from "../../components/SegmentedControl";
 import { t } from "../../words";
 import { DraftBar } from "./DraftBar";
@@ -78,6 +79,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
     });
 
   const kind = kindOf(table, parts.kind);
+  const said = preview.data?.sentence ? { ...preview.data, sentence: preview.data.sentence } : rule;
   const several = (place?.kinds.length ?? 0) > 1;
   return (
     <Panel
@@ -139,9 +141,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         />
       )}
       {/* Beneath what is clicked and typed in: it comes a moment later, and nothing may move beneath a hand. */}
-      {(preview.data?.sentence ?? rule?.sentence) && (
-        <p className="quiet">{preview.data?.sentence ?? rule?.sentence}</p>
-      )}
+      {said && <RuleSentence rule={said} className="quiet" />}
       {mistakes
         .filter((mistake) => !shownAtPart(mistake, parts.kind))
         .map((mistake) => (

@@ -2,6 +2,7 @@ import { TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
 import type { MapField, MapRule } from "../../api/client";
 import { Mark } from "../../components/Mark";
+import { RuleSentence } from "../../components/RuleSentence";
 import { t, word } from "../../words";
 import { type Graph, neighbours, reached } from "./graph";
 
@@ -71,7 +72,7 @@ function OfRule({ graph, rule, onPick }: { graph: Graph; rule: MapRule; onPick: 
         <p className="quiet text-xs">
           {rule.table_label} · {word(`map.stages.${rule.stage}`)} · {t("map.place", { n: rule.place })}
         </p>
-        <p className="mt-1">{rule.sentence}</p>
+        <RuleSentence rule={rule} className="mt-1" />
         {rule.note && <p className="quiet mt-1">{rule.note}</p>}
       </div>
       {rule.notices.map((notice) => (

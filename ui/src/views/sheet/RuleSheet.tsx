@@ -8,6 +8,7 @@ import { usePermissions } from "../../app/usePermissions";
 import { CoverageIcon } from "../../components/CoverageIcon";
 import { Loading } from "../../components/Loading";
 import { Mark } from "../../components/Mark";
+import { RuleSentence } from "../../components/RuleSentence";
 import { sentences, t } from "../../words";
 
 /** All tables, fields and rules in plain sentences, to print or to hand on. */
@@ -71,12 +72,12 @@ function OneTable({ table, covered, proofs }: TableProps) {
               {rules.map((rule) => (
                 <dd key={rule.id} className="flex items-baseline gap-1.5 text-[0.8125rem]">
                   <Mark size={10} className="shrink-0 text-primary" />
-                  <span>
-                    {rule.sentence}
+                  <div>
+                    <RuleSentence rule={rule} />
                     {rule.note && <span className="quiet"> {rule.note}</span>}
                     <Shown covered={covered.find((each) => each.rule === rule.id)} proofs={proofs} />
                     {"rows" in rule.parts && <Rows table={table} rule={rule.parts} />}
-                  </span>
+                  </div>
                 </dd>
               ))}
             </div>

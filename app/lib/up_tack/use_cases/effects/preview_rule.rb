@@ -18,7 +18,7 @@ module UpTack
 
         # problems:: why it can't be saved; warnings:: what is surely not meant
         # notices:: what a builder should know of it and of the rules beside it, see Core::Analysis::Notices
-        # tack, sentence:: the rule in words
+        # tack, sentence, cases:: the rule in words
         # fleeting:: what makes a calculated value change by itself, in words
         # pieces:: the formula in pieces, nil where they can't show it
         # looked:: the example of a record that was asked for
@@ -33,6 +33,7 @@ module UpTack
             :notices,
             :tack,
             :sentence,
+            :cases,
             :fleeting,
             :pieces,
             :looked,
@@ -116,6 +117,7 @@ module UpTack
             notices: design.notices.about(rule),
             tack: rule.tack(design),
             sentence: rule.sentence(design),
+            cases: rule.case_rows(design),
             opening: sight.opening,
             fleeting: sight.fleeting,
             pieces: pieces(rule.attributes),

@@ -78,7 +78,8 @@ module UpTack
             "- #{escaped(rule.sentence(table))}#{" #{escaped(rule.note)}" if rule.note} " \
               "*(#{STATES.fetch(covered.state)}, #{covered.reached.length} of #{covered.points.length} " \
               "cases covered#{by})*",
-            *decision_rows(rule, table)
+            *decision_rows(rule, table),
+            *case_rows(rule, table)
           ]
         end
 
@@ -86,15 +87,22 @@ module UpTack
           return [] unless rule.decides?
 
           heads = rule.columns(table).map(&:label) + rule.writes.map { |key| table.field(key).label }
-          [
-            "",
-            *[
-              heads,
-              heads.map { "---" },
-              *rule.rows.map { |row| heads.each_index.map { |index| row[index].to_s } }
-            ].map { |cells| "  | #{cells.map { |cell| escaped(cell).gsub("|", "\\|") }.join(" | ")} |" },
-            ""
-          ]
+          grid(heads, rule.rows.map { |row| heads.each_index.map { |index| row[index].to_s } })
+        end
+
+        # Chains of `if`s, which nobody follows within a sentence.
+        def case_rows(rule, table)
+          rule.case_rows(table).flat_map do |field, rows|
+            grid(
+              [Messages["bench.sheet.condition"], table.field(field).label],
+              rows.map { |condition, value| [condition || Messages["bench.sheet.otherwise"], value] }
+            )
+          end
+        end
+
+        def grid(heads, rows)
+          lines = [heads, heads.map { "---" }, *rows]
+          ["", *lines.map { |cells| "  | #{cells.map { |cell| escaped(cell).gsub("|", "\\|") }.join(" | ")} |" }, ""]
         end
 
         def of_proofs(table)

@@ -88,6 +88,16 @@ module UpTack
           attributes
         end
 
+        # @param table [Design::Table] its own
+        # @return [Hash{String=>Array}] by the key of a field that it sets by a chain of `if`s, the rows of
+        #   Expression::CaseRows
+        def case_rows(table)
+          set = formulas.keys.filter_map { |part| (field = taker(part)) && [field, part] }
+          set
+            .to_h { |field, part| [field, Expression::CaseRows.of(compiled(table, part: part).tree, table.scope)] }
+            .reject { |_, rows| rows.empty? }
+        end
+
         private
 
         # @param _part [String] one of its formulas

@@ -131,6 +131,7 @@ module UpTack
             fields: rule.fields(table),
             tack: rule.tack(table),
             sentence: sentence(rule, table),
+            cases: Cases.render(rule.case_rows(table), table),
             name: rule.name,
             note: rule.note,
             value: attributes["value"],
