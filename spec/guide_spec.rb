@@ -22,6 +22,15 @@ RSpec.describe "The guide" do
     expect(pages.keys - ["README.md"] - pages["README.md"].scan(/\(([\w-]+\.md)\)/).flatten).to eq([])
   end
 
+  it "has a picture on every page, and a page for every kind of rule and every question mark" do
+    bare = pages.reject { |name, text| name == "README.md" || text.match?(/!\[.{10,}\]\(pictures\//) }
+    expect(bare.keys).to eq([])
+    asked = Dir["#{root}/ui/src/**/*.tsx"].flat_map { |file| File.read(file).scan(/(?:<HelpLink page|guide)="([^"]+)"/) }
+    wanted = asked.flatten + UpTack::Core::Rules.all.values.map(&:guide)
+    expect(wanted.length).to be > 30
+    expect(wanted.uniq - pages.keys.map { |name| File.basename(name, ".md") }).to eq([])
+  end
+
   it "names buttons, fields and choices as they are on screen" do
     wrong =
       pages.flat_map do |name, text|

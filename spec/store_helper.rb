@@ -42,6 +42,18 @@ module StoreHelp
     path
   end
 
+  # A project without tables, as one begins who has no demo.
+  def self.open_empty(name)
+    @copies = @copies.to_i + 1
+    path = File.join(FOLDER, "empty_#{@copies}.sqlite3")
+    UpTack::Store::Database.open(path)
+    UpTack::Services::StartProject.new.call(
+      design: {"name" => name, "conventions" => {"time_zone" => "Europe/Dublin"}, "tables" => []},
+      people: [{"name" => "Odile Marsh", "role" => "builder", "active" => true}]
+    )
+    path
+  end
+
   def self.close(path)
     UpTack::Proving.stop
     UpTack::Store::Event.flush

@@ -37,6 +37,15 @@ RSpec.describe "Effects of a rule" do
     end
   end
 
+  it "can be shown for every rule of the demo" do
+    workspace.project.tables.each do |table|
+      table.rules.each do |rule|
+        found = preview(table.key, rule.attributes)
+        expect([rule.id, found.problems.map(&:message), found.looked_at]).to eq([rule.id, [], found.total])
+      end
+    end
+  end
+
   it "come portion by portion, and add up" do
     stub_const("UpTack::UseCases::Effects::PreviewRule::INTERIM", 0)
     stub_const("UpTack::Store::RecordTable::BATCH", 10)

@@ -57,7 +57,9 @@ RSpec.describe "Rules, over HTTP" do
     it "tells the way in History" do
       ask(:patch, "#{records}/28", {typed: {"hold" => 16}, channel: "grid"})
       ask(:patch, "#{records}/28", {typed: {"hold" => 17}, channel: "tidy"})
-      expect(ask(:get, "/api/history?table=pieces&record=28")["entries"].first(2).map { |entry| entry["channel"] }).to eq(
+      expect(ask(:get, "/api/history?table=pieces&record=28")["entries"].first(2).map { |entry|
+        entry["channel"]
+      }).to eq(
         %w[api grid]
       )
     end

@@ -2759,8 +2759,17 @@ export interface components {
             one: string;
             note: string | null;
             records: number;
+            may: {
+                edit: boolean;
+                delete: boolean;
+            };
             fields: string[];
             rules: number;
+            proofs: number;
+            forms: {
+                id: string;
+                name: string;
+            }[];
         };
         Table: {
             /** @description What Up Tack says of it by itself. */
@@ -3266,6 +3275,8 @@ export interface components {
              * @enum {string}
              */
             effect: "default" | "mask" | "tidy" | "fill" | "decision" | "dependent_choice" | "copy" | "calculation" | "number" | "check" | "unique" | "exists" | "lock" | "state" | "log" | "line";
+            /** @description Name of the page of the guide that explains it. */
+            guide: string;
             /** @enum {string} */
             editor: "common" | "own";
             /** @description Parts that a new rule has; `$field` stands for the field on which it is pinned. */

@@ -8,7 +8,7 @@ type Props<Value extends string> = {
 /** A few alternatives side by side, of which one holds. */
 export function SegmentedControl<Value extends string>({ name, value, options, onChange }: Props<Value>) {
   return (
-    <fieldset className="join">
+    <fieldset className="join max-w-full flex-wrap gap-y-px">
       <legend className="sr-only">{name}</legend>
       {options.map(([key, label]) => (
         <input

@@ -1234,6 +1234,18 @@ export interface Gaps {
   "drafts.kept": null;
   "drafts.overtaken": null;
   "drafts.drop": null;
+  "legend.title": null;
+  "legend.tack": null;
+  "legend.shared": null;
+  "legend.used": null;
+  "legend.proven": null;
+  "legend.partly": null;
+  "legend.untried": null;
+  "legend.broken": null;
+  "legend.notice": null;
+  "legend.unchecked": null;
+  "legend.draft": null;
+  "legend.empty": null;
   "cases.lead": { field: Gap };
   "cases.when": { condition: Gap };
   "cases.else": null;
@@ -1262,6 +1274,7 @@ export interface Gaps {
   "rulePanel.copyFrom": null;
   "rulePanel.copyHint": null;
   "rulePanel.stale": null;
+  "rulePanel.effectFailed": null;
   "rulePanel.lookAt": null;
   "rulePanel.anyRecord": { one: Gap };
   "rulePanel.more_": null;
@@ -1454,6 +1467,29 @@ export interface Gaps {
   "guide.search": null;
   "guide.all": null;
   "guide.explain": null;
+  "firstSteps.title": null;
+  "firstSteps.close": null;
+  "firstSteps.done": null;
+  "firstSteps.table": null;
+  "firstSteps.field": null;
+  "firstSteps.rule": null;
+  "firstSteps.trial": null;
+  "firstSteps.proof": null;
+  "firstSteps.form": null;
+  "firstSteps.person": null;
+  "firstSteps.how.table": null;
+  "firstSteps.how.field": null;
+  "firstSteps.how.rule": null;
+  "firstSteps.how.trial": null;
+  "firstSteps.how.proof": null;
+  "firstSteps.how.form": null;
+  "firstSteps.how.person": null;
+  "start.aim": null;
+  "start.readAim": null;
+  "start.view": null;
+  "start.waiting": null;
+  "start.newDraft": { table: Gap };
+  "start.draft": { table: Gap; id: Gap };
   "overview.aim": null;
   "overview.add": null;
   "overview.addPlaceholder": null;
@@ -2895,6 +2931,18 @@ export const messages: { [key: string]: string } = {
   "drafts.kept": "Draft: it is kept here until you save or delete it.",
   "drafts.overtaken": "Draft: this rule was changed elsewhere in the meantime. If you save, your draft replaces it.",
   "drafts.drop": "Delete draft",
+  "legend.title": "Legend",
+  "legend.tack": "A rule on this field",
+  "legend.shared": "A rule on several fields",
+  "legend.used": "A rule that uses this field to set others",
+  "legend.proven": "Proven. Proofs cover all its cases",
+  "legend.partly": "Partly proven. Some cases have no proof",
+  "legend.untried": "No proof yet",
+  "legend.broken": "Broken. A proof fails",
+  "legend.notice": "Gaps, overlaps or a rule that never runs",
+  "legend.unchecked": "Existing records that the rule does not check yet",
+  "legend.draft": "You have an unsaved change",
+  "legend.empty": "No rule here. Click to pin one",
   "cases.lead": "%{field} is set by the first row that applies:",
   "cases.when": "if %{condition}",
   "cases.else": "otherwise",
@@ -2923,6 +2971,7 @@ export const messages: { [key: string]: string } = {
   "rulePanel.copyFrom": "Field of the linked record",
   "rulePanel.copyHint": "Copied when the link is selected; can be edited and is not updated later.",
   "rulePanel.stale": "Showing the last valid result.",
+  "rulePanel.effectFailed": "The effect couldn't be calculated. You can still save the rule. To try again, change it or reopen it.",
   "rulePanel.lookAt": "Show result for",
   "rulePanel.anyRecord": "any %{one}, by name",
   "rulePanel.more_": "Show more",
@@ -3127,6 +3176,29 @@ export const messages: { [key: string]: string } = {
   "guide.search": "Search the guide",
   "guide.all": "All pages",
   "guide.explain": "How to do this",
+  "firstSteps.title": "First steps",
+  "firstSteps.close": "Close",
+  "firstSteps.done": "done",
+  "firstSteps.table": "Create a table",
+  "firstSteps.field": "Add fields",
+  "firstSteps.rule": "Pin a rule",
+  "firstSteps.trial": "Try a record",
+  "firstSteps.proof": "Save a proof",
+  "firstSteps.form": "Create a form",
+  "firstSteps.person": "Add a person",
+  "firstSteps.how.table": "Type its name below, such as Glazes.",
+  "firstSteps.how.field": "On the board, type a name into “Add a field” and press Enter.",
+  "firstSteps.how.rule": "On the board, click an empty cell and choose what the rule does.",
+  "firstSteps.how.trial": "On the bench, enter values and watch what the rules do. Real records are not changed.",
+  "firstSteps.how.proof": "On the bench, choose “Save as proof”. It runs again after each change.",
+  "firstSteps.how.form": "Arrange the fields for the people who enter records.",
+  "firstSteps.how.person": "They sign in with a name and a password.",
+  "start.aim": "Choose what to enter.",
+  "start.readAim": "Choose the records to view.",
+  "start.view": "Records you can view",
+  "start.waiting": "Not saved yet",
+  "start.newDraft": "%{table}: a new record",
+  "start.draft": "%{table}: record #%{id}",
   "overview.aim": "Pin rules on a table's fields, try a record on the bench, then let people enter records.",
   "overview.add": "New table",
   "overview.addPlaceholder": "Name, such as Glazes",

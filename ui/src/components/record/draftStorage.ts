@@ -33,6 +33,17 @@ export function keepDraft(table: string, id: number | null, draft: Kept) {
 
 export const forgetDraft = (table: string, id: number | null) => lasting.set(ownPlace(placeFor(table, id)), null);
 
+/** Records of which something is typed and not saved: their tables, and their numbers or "new". */
+export function draftsHere(): { table: string; id: string }[] {
+  const beginning = `${placeOf("draft")}/`;
+  const names = lasting.names().filter((name) => name.startsWith(beginning));
+  const places = new Set(names.map((name) => name.slice(beginning.length).split("/").slice(0, 2).join("/")));
+  return [...places].map((place) => {
+    const [table = "", id = "new"] = place.split("/");
+    return { table, id };
+  });
+}
+
 /** What a form takes over from the record typed before it. */
 export function carriedOf(table: string, form: string): Typed {
   return readJson<Typed>(lasting, placeOf("carried", table, form)) ?? {};

@@ -56,10 +56,10 @@ export const onForgetting = (forget: () => void) => {
 /** How many things stand in this browser that were typed and not saved. */
 export const unsavedHere = () => lasting.names().filter((name) => UNSAVED.test(name)).length;
 
-/** Nothing of whoever signs out is left for whoever comes next; only the light stays as it is. */
+/** Nothing of whoever signs out is left for whoever comes next; only the light and the first steps stay as they are. */
 export function forgetAll() {
   for (const forget of forgetting) forget();
   for (const store of [lasting, ofTab])
     for (const name of store.names())
-      if (name.startsWith("up-tack") && !/^up-tack-(theme|tab)/.test(name)) store.set(name, null);
+      if (name.startsWith("up-tack") && !/^up-tack-(theme|tab|steps)/.test(name)) store.set(name, null);
 }

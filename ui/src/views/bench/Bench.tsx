@@ -4,7 +4,9 @@ import { toast } from "sonner";
 import { ProblemError, type ProofParts, type Script, type Trial } from "../../api/client";
 import { getProof, play, useDropProof, useProofs } from "../../api/proofs";
 import { useSession } from "../../api/queries";
+import { noteTrial } from "../../app/firstSteps";
 import { useTableHere } from "../../app/TableFrame";
+import { HelpLink } from "../../components/HelpLink";
 import { FormLayout } from "../../components/record/FormLayout";
 import { LineList } from "../../components/record/LineList";
 import { OwnRecordsContext } from "../../components/record/OwnRecordsContext";
@@ -80,6 +82,11 @@ function Bench() {
   useEffect(() => pretend(understood), [understood]);
   useEffect(() => () => pretend(null), []);
 
+  const tried = Object.keys(draft.typed).length > 0;
+  useEffect(() => {
+    if (tried) noteTrial();
+  }, [tried]);
+
   const putAside = () => {
     setProof(null);
     setParams({}, { replace: true });
@@ -143,6 +150,7 @@ function Bench() {
           <div className="mb-2 flex flex-wrap items-baseline gap-x-3">
             <h1 className="text-xl">{t("bench.trial")}</h1>
             <p className="quiet flex-1 text-xs">{t("bench.aim")}</p>
+            <HelpLink page="proofs" />
             {(Object.keys(draft.typed).length > 0 || bench.acts.length > 0) && (
               <button type="button" className="link text-xs" onClick={() => bench.restart()}>
                 {t("bench.clear")}

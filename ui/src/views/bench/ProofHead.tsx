@@ -1,6 +1,7 @@
 import { Pencil, Trash2, X } from "lucide-react";
 import type { ProofLine, ProofParts, Trial } from "../../api/client";
 import { CoverageIcon } from "../../components/CoverageIcon";
+import { HelpLink } from "../../components/HelpLink";
 import { t } from "../../words";
 
 type Props = {
@@ -19,6 +20,7 @@ export function ProofHead({ proof, line, trial, onChange, onDrop, onClose }: Pro
     <div className="mb-3 flex flex-col gap-2 border-base-300 border-b pb-3">
       <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
         <h1 className="min-w-0 flex-1 text-xl">{proof.name}</h1>
+        <HelpLink page="broken-proof" />
         <button type="button" className="btn btn-ghost btn-xs" onClick={onChange}>
           <Pencil size={13} aria-hidden />
           {t("proofs.change")}

@@ -11,6 +11,7 @@ import { AddField } from "./AddField";
 import { BoardRows } from "./BoardRows";
 import { FieldPanel } from "./FieldPanel";
 import { FieldRemoval } from "./FieldRemoval";
+import { Legend } from "./Legend";
 import { ReadPanel } from "./ReadPanel";
 import { RulePanel } from "./RulePanel";
 import { TablePanel } from "./TablePanel";
@@ -62,10 +63,13 @@ export default function Board() {
                 <Settings2 size={15} aria-hidden />
                 {t("board.table")}
               </button>
-              <Link to="../bench" className="btn btn-primary btn-sm">
-                {t("board.tryRecord")}
-              </Link>
             </>
+          )}
+          {!panel && table.rules.length > 0 && <Legend />}
+          {!panel && may.design && (
+            <Link to="../bench" className="btn btn-primary btn-sm">
+              {t("board.tryRecord")}
+            </Link>
           )}
         </div>
         {/* biome-ignore lint/a11y/noStaticElementInteractions: arrow keys move among the buttons inside */}

@@ -104,6 +104,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
     <Panel
       name={t("board.openField", { label: field.label })}
       above={t("fieldPanel.title")}
+      guide="fields"
       title={field.label}
       onClose={onClose}
       onSave={save}

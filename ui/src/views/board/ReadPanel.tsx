@@ -16,6 +16,7 @@ export function ReadPanel({ table, rule, field, onClose }: Props) {
       title={rule ? rule.tack : (field?.label ?? "")}
       onClose={onClose}
       onSave={onClose}
+      guide="board"
       footer={<span className="quiet text-xs">{t("access.readOnlyBoard")}</span>}
     >
       {rule && <RuleSentence rule={rule} />}

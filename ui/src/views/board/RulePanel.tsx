@@ -9,7 +9,6 @@ import { RuleSentence } from "../../components/RuleSentence";
 import { SegmentedControl } from "../../components/SegmentedControl";
 import { t } from "../../words";
 import { DraftBar } from "./DraftBar";
-import { guidePages } from "./guidePages";
 import { Panel } from "./Panel";
 import { beginning, kindOf } from "./parts/shared";
 import { Results } from "./Results";
@@ -80,11 +79,11 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
 
   const kind = kindOf(table, parts.kind);
   const said = preview.data?.sentence ? { ...preview.data, sentence: preview.data.sentence } : rule;
-  const several = (place?.kinds.length ?? 0) > 1;
+  const named = (place?.kinds.length ?? 0) > 1 && kind?.label !== place?.label;
   return (
     <Panel
       name={rule?.sentence ?? t("rulePanel.newTitle", { stage: place?.label ?? "" })}
-      above={[place?.label, several && kind?.label].filter(Boolean).join(" · ")}
+      above={[place?.label, named && kind?.label].filter(Boolean).join(" · ")}
       title={label}
       onClose={onClose}
       refused={pin.error ? mistakes : []}
@@ -92,11 +91,16 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       onSave={save}
       wide={kind?.effect !== "default"}
       stacked={kind?.effect === "decision"}
-      guide={guidePages[stage]}
+      guide={kind?.guide}
       beside={
         <>
           <RuleProofs table={table} parts={parts} {...(rule ? { rule } : {})} sound={sound} dirty={dirty} />
           <TryRule table={table} parts={parts} sound={sound} />
+          {preview.failed && (
+            <p className="text-error" role="alert">
+              {t("rulePanel.effectFailed")}
+            </p>
+          )}
           <Results
             table={table}
             parts={parts}

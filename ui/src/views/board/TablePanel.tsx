@@ -39,6 +39,7 @@ export function TablePanel({ table, onClose }: Props) {
     <Panel
       name={t("board.settings", { table: table.label })}
       above={t("board.table")}
+      guide="permissions"
       title={table.label}
       onClose={onClose}
       onSave={save}

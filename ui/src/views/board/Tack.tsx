@@ -69,6 +69,7 @@ export function Tack({
       title={[
         rule.note && `${rule.note}\n`,
         rule.sentence,
+        moves.length > 0 && ` ${t("legend.used")}`,
         shared && ` (${t("board.shared")})`,
         draft && ` ${t("drafts.onTack")}`,
         open > 0 && ` ${t("board.open", { count: open })}`,

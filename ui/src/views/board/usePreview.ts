@@ -11,6 +11,7 @@ const PAUSE = 180;
 export function usePreview(table: Table, parts: RuleParts, lookAt: number | null, most: number) {
   const [data, setData] = useState<Preview | undefined>();
   const [pending, setPending] = useState(false);
+  const [failed, setFailed] = useState(false);
   const { name: _name, note: _note, ...what } = parts;
   const begun = isBegun(kindOf(table, parts.kind), parts);
   const { key } = table;
@@ -25,13 +26,15 @@ export function usePreview(table: Table, parts: RuleParts, lookAt: number | null
     setPending(true);
     try {
       await streamEffect(key, { ...what, look_at: lookAt, most }, setData, signal);
+      setFailed(false);
     } catch {
-      // Either something newer was asked, or the server can't be reached; what is shown stays.
+      // What is shown stays; only where nothing newer was asked is it a failure.
+      if (!signal.aborted) setFailed(true);
     } finally {
       if (!signal.aborted) setPending(false);
     }
   };
   useAfterPause(begun ? look : null, PAUSE, JSON.stringify([key, what, lookAt, most, choices]));
 
-  return { data: begun ? data : undefined, pending };
+  return { data: begun ? data : undefined, pending, failed: begun && failed };
 }

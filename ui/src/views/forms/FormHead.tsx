@@ -2,6 +2,7 @@ import { CopyPlus, History, Plus, SlidersHorizontal, Trash2 } from "lucide-react
 import { Link } from "react-router";
 import type { Form, RecordData, Table } from "../../api/client";
 import { usePermissions } from "../../app/usePermissions";
+import { HelpLink } from "../../components/HelpLink";
 import { sentences, t } from "../../words";
 
 type Props = { table: Table; form?: Form; record: RecordData | null; onRemove: () => void };
@@ -17,6 +18,7 @@ export function FormHead({ table, form, record, onRemove }: Props) {
         <h1 className="min-w-0 flex-1 truncate text-2xl max-sm:basis-full">
           {record ? record.title : sentences.form.newTitle(table.one)}
         </h1>
+        <HelpLink page="clerks" />
         {record && (
           <>
             <Link

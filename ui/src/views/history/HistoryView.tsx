@@ -2,6 +2,7 @@ import { useSearchParams } from "react-router";
 import { FILTERS, type Question } from "../../api/history";
 import { useTableHere } from "../../app/TableFrame";
 import { usePermissions } from "../../app/usePermissions";
+import { HelpLink } from "../../components/HelpLink";
 import { SegmentedControl } from "../../components/SegmentedControl";
 import { t } from "../../words";
 import { Entries } from "./Entries";
@@ -33,6 +34,7 @@ export default function HistoryView() {
           <h1 className="truncate text-2xl">{t("views.history")}</h1>
           <p className="quiet">{design ? t("history.designAim") : t("history.aim")}</p>
         </div>
+        <HelpLink page="history" />
         <SegmentedControl
           name={t("views.history")}
           value={design ? "design" : everything ? "everything" : "records"}

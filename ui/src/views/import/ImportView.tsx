@@ -14,6 +14,7 @@ import {
 import { refresh } from "../../api/queryKeys";
 import { type Keep, undoBatch } from "../../api/records";
 import { useTableHere } from "../../app/TableFrame";
+import { HelpLink } from "../../components/HelpLink";
 import { useAttempt } from "../../components/useAttempt";
 import { sentences, t } from "../../words";
 import { Columns } from "./Columns";
@@ -94,6 +95,7 @@ export default function ImportView() {
       <div className="flex flex-wrap items-baseline gap-3">
         <h1 className="text-2xl">{t("imports.title", { table: table.label })}</h1>
         <p className="quiet flex-1 basis-60 text-xs">{t("imports.aim")}</p>
+        <HelpLink page="import" />
         <Link to={`/t/${table.key}/records`} className="link text-xs">
           {t("imports.toRecords")}
         </Link>

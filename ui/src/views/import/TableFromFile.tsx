@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 import { type Look, makeTable, type Proposed, profileFile } from "../../api/imports";
 import { refresh } from "../../api/queryKeys";
 import { useFieldTypes } from "../../components/fieldTypes";
+import { HelpLink } from "../../components/HelpLink";
 import { useAttempt } from "../../components/useAttempt";
 import { t } from "../../words";
 import { DropFile } from "./DropFile";
@@ -61,6 +62,7 @@ export default function TableFromFile() {
       <div className="flex flex-wrap items-baseline gap-3">
         <h1 className="text-2xl">{t("imports.newTitle")}</h1>
         <p className="quiet flex-1 basis-60 text-xs">{t("imports.makeNote")}</p>
+        <HelpLink page="import" />
       </div>
       {!look && <DropFile onFile={(upload) => read(upload.id, {})} />}
       {failure && (

@@ -16,6 +16,7 @@ import {
 } from "../../api/maintenance";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
+import { HelpLink } from "../../components/HelpLink";
 import { Loading } from "../../components/Loading";
 import { showMoment } from "../../components/moments";
 import { group, sentences, t } from "../../words";
@@ -46,6 +47,7 @@ export default function Maintenance() {
       <div className="flex flex-wrap items-baseline gap-3">
         <h1 className="text-2xl">{t("care.title")}</h1>
         <p className="quiet flex-1 basis-60 text-xs">{t("care.aim")}</p>
+        <HelpLink page="backup" />
         <button
           type="button"
           className="btn btn-primary btn-sm"

@@ -4,6 +4,7 @@ import { useSearchParams } from "react-router";
 import { useMap } from "../../api/queries";
 import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
+import { HelpLink } from "../../components/HelpLink";
 import { Loading } from "../../components/Loading";
 import { SegmentedControl } from "../../components/SegmentedControl";
 import { t } from "../../words";
@@ -36,6 +37,7 @@ export default function MapView() {
           {table.note && <p>{table.note}</p>}
           <p className="quiet">{t("map.aim")}</p>
         </div>
+        <HelpLink page="successors" />
         <select
           className="select select-sm w-56"
           aria-label={t("map.find")}

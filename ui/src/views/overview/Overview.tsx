@@ -9,8 +9,10 @@ import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { t } from "../../words";
+import { FirstSteps } from "./FirstSteps";
 import { ProjectFile } from "./ProjectFile";
 import { RenameTable } from "./RenameTable";
+import { Start } from "./Start";
 
 /** All tables of the project. */
 export default function Overview() {
@@ -43,13 +45,20 @@ export default function Overview() {
         )}
         {file && <ProjectFile onClose={() => setFile(false)} />}
       </div>
-      <p className="quiet mt-1 mb-5">{tables.data.length === 0 ? t("overview.empty") : t("overview.aim")}</p>
-      <div className="grid gap-4 sm:grid-cols-2">
-        {tables.data.map((table) => (
-          <TableSheet key={table.key} table={table} />
-        ))}
-        {may.design && <NewTable />}
-      </div>
+      {may.design ? (
+        <>
+          <p className="quiet mt-1 mb-5">{tables.data.length === 0 ? t("overview.empty") : t("overview.aim")}</p>
+          <FirstSteps tables={tables.data} />
+          <div className="grid gap-4 sm:grid-cols-2">
+            {tables.data.map((table) => (
+              <TableSheet key={table.key} table={table} />
+            ))}
+            <NewTable />
+          </div>
+        </>
+      ) : (
+        <Start tables={tables.data} />
+      )}
     </div>
   );
 }

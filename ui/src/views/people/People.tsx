@@ -3,6 +3,7 @@ import { useState } from "react";
 import { type PersonEntry, usePeople } from "../../api/people";
 import { useSession } from "../../api/queries";
 import { Failure } from "../../components/Failure";
+import { HelpLink } from "../../components/HelpLink";
 import { Loading } from "../../components/Loading";
 import { t, word } from "../../words";
 import { EndDemo } from "./EndDemo";
@@ -23,6 +24,7 @@ export default function People() {
           <h1 className="text-2xl">{t("people.title")}</h1>
           <p className="quiet">{t("people.aim")}</p>
         </div>
+        <HelpLink page="permissions" />
         <button type="button" className="btn btn-primary btn-sm" onClick={() => setOpen("new")}>
           <UserPlus size={15} aria-hidden />
           {t("people.add")}

@@ -6,6 +6,7 @@ import { type Filter, ProblemError, type RecordData } from "../../api/client";
 import { type BulkWish, useTotals } from "../../api/records";
 import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
+import { HelpLink } from "../../components/HelpLink";
 import { Loading } from "../../components/Loading";
 import { WithNewLinked } from "../../components/record/WithNewLinked";
 import { sentences, t } from "../../words";
@@ -117,6 +118,7 @@ function Records() {
     <div className="flex h-full flex-col px-5 pt-4 pb-4">
       <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h1 className="min-w-0 flex-1 basis-40 truncate text-2xl">{table.label}</h1>
+        <HelpLink page="records" />
         {totals.data && (
           <span className="quiet text-xs">
             {narrowed ? t("records.filtered", { n: matching ?? 0, total }) : sentences.records.shown(total, total)}

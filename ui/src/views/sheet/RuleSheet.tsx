@@ -6,6 +6,7 @@ import { useSession, useTables } from "../../api/queries";
 import { queryKeys } from "../../api/queryKeys";
 import { usePermissions } from "../../app/usePermissions";
 import { CoverageIcon } from "../../components/CoverageIcon";
+import { HelpLink } from "../../components/HelpLink";
 import { Loading } from "../../components/Loading";
 import { Mark } from "../../components/Mark";
 import { RuleSentence } from "../../components/RuleSentence";
@@ -31,6 +32,7 @@ export default function RuleSheet() {
           <h1 className="text-2xl">{t("sheet.title", { project: session?.project.name ?? "" })}</h1>
           <p className="quiet">{t("sheet.aim")}</p>
         </div>
+        <HelpLink page="successors" />
         {may.design && (
           <a className="btn btn-ghost btn-sm print:hidden" href="/api/sheet.md" download="rule_sheet.md">
             <FileText size={15} aria-hidden />

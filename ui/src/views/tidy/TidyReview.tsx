@@ -9,6 +9,7 @@ import { queryKeys } from "../../api/queryKeys";
 import { useTableHere } from "../../app/TableFrame";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
+import { HelpLink } from "../../components/HelpLink";
 import { Loading } from "../../components/Loading";
 import { sentences, t } from "../../words";
 import { ReviewSchedule } from "./ReviewSchedule";
@@ -101,6 +102,7 @@ export default function TidyReview() {
           <h1 className="truncate text-2xl">{t("tidyReview.title", { table: table.label })}</h1>
           <p className="quiet">{t("tidyReview.aim")}</p>
         </div>
+        <HelpLink page="clean-up" />
         {ignored > 0 && (
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => again.mutate()}>
             {t("tidyReview.again", { n: ignored })}

@@ -30,7 +30,7 @@ module UpTack
                   (each.steps.first.key if each.steps.first.table == @design.key)
                 end
               end
-          needed = [@field.key, *@definition.reads(@design), *named].uniq
+          needed = [@field.key, *@definition.reads(@design), *@definition.writes, *named].uniq
           needed if needed.all? { |key| @design.kept?(key) }
         end
 

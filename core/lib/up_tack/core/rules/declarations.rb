@@ -63,6 +63,13 @@ module UpTack
           @effect || above&.effect
         end
 
+        # Says which page of the guide explains it, by the name of its file, or answers it.
+        # @return [String]
+        def guide(page = nil)
+          @guide = page if page
+          @guide || above&.guide
+        end
+
         # Says which method of Bench::BoundaryCases::PointCases finds records that show what it can do, or answers it;
         # where none is said, records are found by `as_condition`.
         # @return [Symbol, nil]
@@ -107,6 +114,7 @@ module UpTack
           found << "say its kind: kind \"…\", label: \"…\", about: \"…\"" unless @kind && @label && @about
           found << "say at which stage it acts: stage \"…\"" unless stage
           found << "say how it looks at records that exist: effect :…" unless effect
+          found << "say which page of docs/guide explains it: guide \"…\"" unless guide
           EXPECTED.each { |name, words| found << "define #{words}" if unsaid?(name) }
           found + untested + unlabelled + unknown_needs
         end

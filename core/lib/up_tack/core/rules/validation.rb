@@ -26,6 +26,7 @@ module UpTack
 
         stage "validate"
         effect :check
+        guide "validations"
         part "message", :text, label: "Message"
         part "saying", :formula, label: "Message with values"
         part "severity", :choice, label: "It", choices: [["refuse", "refuses"], ["warn", "only warns"]]

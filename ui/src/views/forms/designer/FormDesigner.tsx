@@ -10,6 +10,7 @@ import { useTableHere } from "../../../app/TableFrame";
 import { usePermissions } from "../../../app/usePermissions";
 import { useShortcuts } from "../../../app/useShortcuts";
 import { editPlace, useEdit } from "../../../components/edits";
+import { HelpLink } from "../../../components/HelpLink";
 import { WithNewLinked } from "../../../components/record/WithNewLinked";
 import { t } from "../../../words";
 import { FormPreview } from "./FormPreview";
@@ -112,6 +113,7 @@ function Designer({ table, id, saved }: Props) {
         <h1 className="min-w-0 flex-1 truncate text-lg">
           {t("designer.title", { name: form.name, table: table.label })}
         </h1>
+        <HelpLink page="forms" />
         {edit.found && edit.dirty && (
           <button type="button" className="link text-xs" onClick={() => change(first)}>
             {t("designer.startOver")}

@@ -19,6 +19,7 @@ module UpTack
             validates: kind.validation?,
             lenient: kind.lenient?,
             effect: kind.effect,
+            guide: kind.guide,
             editor: kind.editor,
             begins: kind.begins,
             needs: kind.needs,

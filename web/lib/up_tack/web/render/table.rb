@@ -12,7 +12,14 @@ module UpTack
 
         # @return [Hash] for the overview
         def line(table)
-          {**name(table), fields: @seen.fields(table).map(&:label), rules: table.rules.length}
+          {
+            **name(table),
+            may: may(table),
+            fields: @seen.fields(table).map(&:label),
+            rules: table.rules.length,
+            proofs: table.proofs.length,
+            forms: table.forms.map { |form| {id: form.id, name: form.name} }
+          }
         end
 
         # @return [Hash] for the board
@@ -26,7 +33,7 @@ module UpTack
             review: table.review,
             log: table.log,
             access: table.access || {},
-            may: {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)},
+            may: may(table),
             filters:
               table.filters.select { |filter| @seen.references?(filter.compiled(table).references) }.map(&:attributes),
             fields: @seen.fields(table).map { |field| self.field(field, table) },
@@ -42,6 +49,8 @@ module UpTack
         end
 
         private
+
+        def may(table) = {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)}
 
         def name(table)
           {

@@ -18,6 +18,7 @@ module UpTack
             begins: {"formula" => "", "keeping" => "always"},
             needs: [%w[formula]]
           stage "calculate"
+          guide "calculated-field"
           effect :calculation
           part "formula", :formula
           part "keeping",

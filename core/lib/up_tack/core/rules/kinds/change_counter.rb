@@ -9,6 +9,7 @@ module UpTack
         class ChangeCounter < Rule
           kind "tally", label: "Tally", about: "Counts how often fields were changed.", editor: :own
           stage "log"
+          guide "tally"
           effect :log
           part "watch", :fields
           shown_by :eventful

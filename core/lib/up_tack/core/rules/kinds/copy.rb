@@ -15,6 +15,7 @@ module UpTack
             begins: {"formula" => ""},
             needs: [%w[formula]]
           stage "fill"
+          guide "links-and-lines"
           effect :copy
           part "formula", :formula
           shown_by :copied

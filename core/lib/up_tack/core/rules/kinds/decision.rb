@@ -18,6 +18,7 @@ module UpTack
             begins: {"inputs" => [], "outputs" => ["$field"], "rows" => []},
             needs: [%w[inputs], %w[rows]]
           effect :decision
+          guide "decision-table"
           part "inputs", :inputs
           part "outputs", :fields
           part "rows", :rows

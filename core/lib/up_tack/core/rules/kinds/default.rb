@@ -11,6 +11,7 @@ module UpTack
           kind "default", label: "Default", about: "Fills a field when a record is created.", editor: :own,
             needs: [%w[value formula]]
           stage "default"
+          guide "default"
           effect :default
           part "value", :value
           part "formula", :formula

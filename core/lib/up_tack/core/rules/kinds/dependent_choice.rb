@@ -16,6 +16,7 @@ module UpTack
             begins: {"formula" => "", "otherwise" => "clear"},
             needs: [%w[formula by]]
           stage "fill"
+          guide "allowed-choices"
           effect :dependent_choice
           part "by", :field
           part "map", :map

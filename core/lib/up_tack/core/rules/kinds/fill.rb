@@ -25,6 +25,7 @@ module UpTack
             begins: {"event" => "changed", "sets" => [{"field" => "$field", "to" => ""}]},
             needs: [%w[sets]]
           effect :fill
+          guide "fill"
           part "event", :choice, choices: EVENT_WORDS
           part "watch", :fields
           part "reaches", :condition

@@ -15,6 +15,7 @@ module UpTack
             begins: {"when" => "", "whole" => true},
             needs: [%w[when]]
           effect :lock
+          guide "state-and-lock"
           part "when", :condition
           part "whole", :flag
           part "locked", :fields

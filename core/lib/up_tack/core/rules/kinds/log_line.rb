@@ -24,6 +24,7 @@ module UpTack
             begins: {"event" => "ticked", "formula" => "", "pattern" => "d MMM yyyy, HH:mm"},
             needs: [%w[formula]]
           stage "log"
+          guide "log-line"
           effect :line
           part "event", :choice, choices: EVENT_WORDS
           part "tick", :field

@@ -15,6 +15,7 @@ module UpTack
             begins: {"mask" => "", "half" => "refuse", "separators" => "keep"},
             needs: [%w[mask]]
           stage "mask"
+          guide "mask"
           effect :mask
           part "mask", :mask
           part "half", :choice, choices: [["refuse", "is refused"], ["clear", "is cleared"]]

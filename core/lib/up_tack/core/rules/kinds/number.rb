@@ -20,6 +20,7 @@ module UpTack
             begins: {"formula" => "", "start" => 1, "step" => 1},
             needs: [%w[formula]]
           stage "number"
+          guide "auto-number"
           effect :number
           part "formula", :formula
           part "series", :formula

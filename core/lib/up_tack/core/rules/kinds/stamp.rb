@@ -23,6 +23,7 @@ module UpTack
             begins: {"event" => "made"},
             needs: [%w[when]]
           stage "log"
+          guide "stamp"
           effect :log
           part "event", :choice, choices: EVENT_WORDS
           part "watch", :fields

@@ -23,6 +23,7 @@ module UpTack
             begins: {"state" => "enabled", "when" => "", "otherwise" => "keep"},
             needs: [%w[when]]
           stage "validate"
+          guide "state-and-lock"
           effect :state
           part "state", :choice, choices: STATE_WORDS
           part "when", :condition

@@ -13,6 +13,7 @@ module UpTack
             editor: :own,
             begins: {"steps" => [{"do" => "trim"}], "mode" => "save"}
           stage "tidy"
+          guide "clean-up"
           effect :tidy
           part "steps", :steps
           part "mode", :choice, choices: [["save", "when saved"], ["suggest", "as a suggestion"]]
