@@ -38,8 +38,12 @@ class Views < Camera
       find("[data-handle]", match: :first).click
       page.has_css?("section[aria-label='Preview'] #input-live-received_by")
     end
-    picture("screenshots/lines.png", "/t/orders/forms/12") { page.has_field?("Line 3, What", with: "Bisque firing, one shelf") }
-    picture("screenshots/map.png", "/t/pieces/map?pick=pieces.verdict") { page.has_css?(".react-flow__node", text: "Verdict") }
+    picture("screenshots/lines.png", "/t/orders/forms/12") {
+      page.has_field?("Line 3, What", with: "Bisque firing, one shelf")
+    }
+    picture("screenshots/map.png", "/t/pieces/map?pick=pieces.verdict") {
+      page.has_css?(".react-flow__node", text: "Verdict")
+    }
     Capybara.reset_sessions!
     picture("screenshots/sign_in.png", "/", as: nil) { page.has_text?("Try the demo as") }
     picture("screenshots/tidy.png", "/t/members/tidy") { page.has_css?("ins") }
@@ -50,7 +54,9 @@ class Views < Camera
       press [:control, "s"]
       page.has_text?("Not saved")
     end
-    picture("screenshots/form_narrow.png", "/t/members/forms/3", width: 400) { page.has_field?("Name", with: "Wilmet Farrow") }
+    picture("screenshots/form_narrow.png", "/t/members/forms/3", width: 400) {
+      page.has_field?("Name", with: "Wilmet Farrow")
+    }
     picture("screenshots/records.png", "/t/pieces/records?sort=-received,piece") do
       page.has_css?("[role=row][data-index='9']")
       select "sum", from: "Total of Clay weight g", visible: :all

@@ -21,7 +21,7 @@ module WordsOnScreen
     /\b(?:begins?|began|begun|beginning)\b/i => "start",
     /\bmust be filled\b/i => "required",
     /\bways? in\b/i => "form, grid, import or API",
-    /\b(?:day and hour|(?<!a )(?<!the )\bmoments?)\b/i => "date and time",
+    /\b(?:day and (?:hour|time)|(?<!a )(?<!the )\bmoments?)\b/i => "date and time",
     /\bNo\. ?[\d%]/ => "#",
     /\b(?:written by a rule|no rule writes|what writes)\b/i => "set by",
     /\b(?:it|rule|which) acts?\b/i => "runs",
