@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+# Reads a page in the made-up language, in which every letter of a message is another one: what is left in
+# plain letters, and is no data, is in no catalogue.
+module ForeignWalk
+  # What is read as it is typed: formulas, keys, samples of input; the guide is in English alone.
+  UNTRANSLATED = "code, kbd, script, style, .cm-editor, article.guide, nav[data-guide], [lang=en], [translate=no]"
+  # Names of formats, of the product and of keys on a keyboard.
+  NAMES = %w[
+    up tack csv xlsx ods json lines sqlite sql utf api iso iana cldr ctrl esc enter tab del ins alt shift home end
+  ].freeze
+
+  LETTERS = [*"a".."z", *"A".."Z"].join.freeze
+  GREEK = "αβχδεφγηιξκλμνοπθρστυϐωϗψζΑΒΧΔΕΦΓΗΙΞΚΛΜΝΟΠΘΡΣΤΥϴΩϏΨΖ"
+  # Parts of a design that builders word themselves.
+  WORDED = %w[label one note name message hint].freeze
+
+  # Writes all words of the design that builders chose in Greek letters, so that no word of ours passes for theirs.
+  def disguise
+    last = UpTack::Store::Revision.last
+    design = JSON.generate(in_greek(JSON.parse(last.design)))
+    UpTack::Store::Revision.create!(
+      last.attributes.except("id", "seal").merge("design" => design, "summary" => "", "made_at" => Time.now.utc)
+    )
+  end
+
+  # What stands in the records, and texts that rules write into them.
+  def vocabulary
+    project = workspace.project
+    stored = []
+    project.tables.each { |table| UpTack::Store::RecordTable.new(table).each { |_, row| stored << row.to_h.values } }
+    texts = [stored, project.tables.flat_map { |table| table.fields.flat_map(&:choices) }, project.lists.map(&:values)]
+    literals = JSON.generate(project.attributes).scan(/\\"([^"\\]*)\\"/)
+    dates = [*Date::ABBR_DAYNAMES, *Date::ABBR_MONTHNAMES, *Date::MONTHNAMES, *Date::DAYNAMES]
+    people = UpTack::Store::Person.pluck(:name, :email, :sign_in)
+    words = [texts, literals, dates, people, NAMES].flatten.compact.join(" ").downcase
+    words.scan(/[a-z]+/).to_h { |word| [word, true] }
+  end
+
+  # @return [Array<String>] texts of the page with words that are in no catalogue
+  def hard_wired(known)
+    texts = page.evaluate_script(<<~JS)
+      (() => {
+        const skipped = (node) => node.closest(#{UNTRANSLATED.to_json});
+        const shown = (node) => node.checkVisibility();
+        const found = [];
+        const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+        while (walker.nextNode()) {
+          const parent = walker.currentNode.parentElement;
+          if (parent && !skipped(parent) && shown(parent)) found.push(walker.currentNode.data);
+        }
+        for (const node of document.querySelectorAll("[title],[aria-label],[placeholder],[alt],[aria-description]"))
+          if (!skipped(node) && shown(node))
+            for (const name of ["title", "aria-label", "placeholder", "alt", "aria-description"])
+              if (node.hasAttribute(name)) found.push(node.getAttribute(name));
+        return found;
+      })()
+    JS
+    texts.uniq.select { |text| text.downcase.scan(/[a-z]{2,}/).any? { |word| !known.key?(word) } }
+  end
+
+  # @return [Array<String>] texts of buttons, headings and labels that do not fit into their box
+  def cut_labels = page.evaluate_script(<<~JS)
+    [...document.querySelectorAll("button, h1, h2, h3, label, legend, th, [role=tab], a.btn")]
+      .filter((node) => node.checkVisibility() && !node.closest("[data-may-be-cut], .sr-only"))
+      .filter((node) => node.scrollWidth > node.clientWidth + 1 && getComputedStyle(node).display !== "inline")
+      .filter((node) => getComputedStyle(node).overflowX !== "visible" || node.scrollWidth > node.clientWidth + 4)
+      .map((node) => (node.getAttribute("aria-label") || node.textContent).trim().slice(0, 80))
+  JS
+
+  private
+
+  def in_greek(part, key = nil)
+    case part
+    when Hash then part.to_h { |name, value| [name, in_greek(value, name)] }
+    when Array then part.map { |each| in_greek(each, key) }
+    when String then worded?(key) ? part.tr(LETTERS, GREEK) : part
+    else part
+    end
+  end
+
+  def worded?(key) = WORDED.include?(key)
+end
