@@ -45,6 +45,7 @@ module WordsOnScreen
     {
       "the interface" => catalogue(Dir["#{root}/ui/messages/en/*.yml"].sort, "interface"),
       "the messages" => catalogue(Dir["#{root}/{core,app,web}/messages/en/*.yml"].sort, "up_tack"),
+      "what rules say" => wordings(root),
       "what kinds, steps, types and functions say of themselves" => declared,
       "the demo" => demo(JSON.parse(File.read("#{root}/demo/kiln_share.json")))
     }
@@ -53,6 +54,13 @@ module WordsOnScreen
   def catalogue(files, root)
     UpTack::Core::Messages.flattened(files, root).flat_map do |key, text|
       (text.is_a?(Hash) ? text.values : [text]).map { |each| [key, each] }
+    end
+  end
+
+  # Parts of sentences, which stand where they are joined.
+  def wordings(root)
+    Dir["#{root}/{core,app,web}/lib/**/*.rb"].sort.flat_map do |file|
+      File.read(file).scan(/Wording\[\s*"((?:[^"\\]|\\.)*)"/).map { |(text)| [file.delete_prefix("#{root}/"), text] }
     end
   end
 

@@ -7,7 +7,10 @@ module UpTack
     module Stages
       # key:: in the design; label:: on screen
       # aim:: what happens there, in a few words
-      Stage = Struct.new(:key, :label, :aim, keyword_init: true)
+      Stage = Struct.new(:key, :label, :aim, keyword_init: true) do
+        def label = Wording[self[:label]]
+        def aim = Wording[self[:aim]]
+      end
 
       ALL = [
         Stage.new(key: "default", label: "Default", aim: "default value"),

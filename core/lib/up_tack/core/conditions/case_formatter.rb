@@ -26,7 +26,7 @@ module UpTack
           concerned = @unknowns.select { |unknown|
             (leaves_of(unknown) & telling).any? && !assignment[unknown.text].nil?
           }
-          blank.map { |text| "#{@conditions.leaves[text].node.accept(@say)} is blank" } |
+          blank.map { |text| Wording["%{condition} is blank", condition: @conditions.leaves[text].node.accept(@say)] } |
             concerned.flat_map { |unknown| sentences(unknown, assignment, concerned.map(&:text)) }.uniq
         end
 
@@ -83,7 +83,7 @@ module UpTack
           value = assignment[unknown.text]
           name = unknown.node.accept(@say)
           if unknown.kind == :test && !unknown.node.is_a?(Expression::Nodes::Field)
-            return [value ? name : "#{name} is false"]
+            return [value ? name : Wording["%{name} is false", name: name]]
           end
 
           compared =
@@ -100,25 +100,29 @@ module UpTack
         def beside(unknown, name, assignment, text)
           other = @unknowns.find { |each| each.text == text }
           order = Expression::Comparator.order(assignment[unknown.text], assignment[text]).clamp(-1, 1)
-          "#{name} #{RELATIONS.fetch(order)} #{other.node.accept(@say)}"
+          "#{name} #{Wording[RELATIONS.fetch(order)]} #{other.node.accept(@say)}"
         end
 
         def alone(unknown, name, value)
           limits = unknown.constants.reject { |each| each.is_a?(String) || [true, false].include?(each) }.sort
-          return "#{name} is #{show(unknown, value)}" if limits.empty? || limits.include?(value)
+          if limits.empty? || limits.include?(value)
+            return Wording["%{name} is %{value}", name: name, value: show(unknown, value)]
+          end
 
-          below = limits.select { |limit| limit < value }.last
-          above = limits.find { |limit| limit > value }
-          return "#{name} is between #{show(unknown, below)} and #{show(unknown, above)}" if below && above
+          low, high = [limits.select { |limit| limit < value }.last, limits.find { |limit| limit > value }]
+            .map { |limit| limit && show(unknown, limit) }
+          return Wording["%{name} is between %{low} and %{high}", name: name, low: low, high: high] if low && high
 
-          below ? "#{name} is above #{show(unknown, below)}" : "#{name} is below #{show(unknown, above)}"
+          return Wording["%{name} is above %{low}", name: name, low: low] if low
+
+          Wording["%{name} is below %{high}", name: name, high: high]
         end
 
         def show(unknown, value)
           field = unknown.node.is_a?(Expression::Nodes::Field) ? @table.field(unknown.node.key) : nil
           return field ? field.show(value) : Values.show(value, @table.scope.conventions) unless value.is_a?(String)
 
-          value.start_with?("other ") ? "something else" : Values::Plain.quoted(value)
+          value.start_with?("other ") ? Wording["something else"] : Values::Plain.quoted(value)
         end
       end
     end

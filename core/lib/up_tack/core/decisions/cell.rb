@@ -191,11 +191,17 @@ module UpTack
 
         def part_words(part)
           case part.kind
-          when :blank then "blank"
+          when :blank then Wording["blank"]
           when :value then @input.show(part.low)
           when :compare then "#{Expression::Humanizer::SIGNS.fetch(part.sign, part.sign)} #{@input.show(part.low)}"
-          else "#{@input.show(part.low)} to #{"below " if part.open}#{@input.show(part.high)}"
+          else range_words(@input.show(part.low), @input.show(part.high), part.open)
           end
+        end
+
+        def range_words(low, high, open)
+          return Wording["%{low} to below %{high}", low: low, high: high] if open
+
+          Wording["%{low} to %{high}", low: low, high: high]
         end
       end
     end

@@ -161,10 +161,14 @@ module UpTack
 
         def why_unreached(index)
           earlier = (0...index).find { |other| covers?(other, index) }
-          return "row #{earlier + 1} always matches first" if earlier
-          return "no possible value matches it" if @masks.any? { |masks| masks.none? { |bits| bits[index] == 1 } }
+          return Wording["row %{place} always matches first", place: earlier + 1] if earlier
+          return Wording["no possible value matches it"] if @masks.any? { |masks|
+            masks.none? { |bits|
+              bits[index] == 1
+            }
+          }
 
-          "the rows above always match first"
+          Wording["the rows above always match first"]
         end
 
         # @return [Boolean] whether a row fits wherever another does

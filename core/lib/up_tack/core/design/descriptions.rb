@@ -40,7 +40,7 @@ module UpTack
           end
 
           if field.listed?
-            more = ", and more" if field.open_choices.length > 8
+            more = Wording[", and more"] if field.open_choices.length > 8
             return (
               Messages[
                 "design.descriptions.one_of",
@@ -49,7 +49,10 @@ module UpTack
               ]
             )
           end
-          takes = "; it takes #{Values::Number.decimals_in_words(field.decimals)}" if field.numeric? && field.decimals
+          if field.numeric? && field.decimals
+            takes = Wording["; it takes %{words}",
+              words: Values::Number.decimals_in_words(field.decimals)]
+          end
           "#{field.values.described}#{takes}."
         end
 

@@ -48,8 +48,11 @@ module UpTack
 
         def lists(project) = (project&.lists || []).to_h { |list| [list.id, [list.name, nil, list_words(list)]] }
 
-        def list_words(list) =
-          "#{list.values.join(", ")}#{"; retired: #{list.retired.join(", ")}" if list.retired.any?}"
+        def list_words(list)
+          return list.values.join(", ") if list.retired.empty?
+
+          Wording["%{choices}; retired: %{retired}", choices: list.values.join(", "), retired: list.retired.join(", ")]
+        end
 
         def tables(project) =
           (project&.tables || []).to_h { |table| [table.id, [table.label, table.id, table_words(table)]] }
@@ -59,11 +62,16 @@ module UpTack
         end
 
         def fields_of(table) =
-          table.fields.map { |field| [field.id, ["#{field.label} of #{table.label}", table.id, field_words(field)]] }
+          table.fields.map { |field|
+            [field.id,
+              [Wording["%{field} of %{table}", field: field.label, table: table.label], table.id, field_words(field)]]
+          }
 
         def rules_of(table) =
           table.rules.map do |rule|
-            [rule.id, ["#{table.field(rule.field).label} of #{table.label}", table.id, rule_words(rule, table)]]
+            [rule.id,
+              [Wording["%{field} of %{table}", field: table.field(rule.field).label, table: table.label], table.id,
+                rule_words(rule, table)]]
           end
 
         def filters_of(table) =
@@ -71,7 +79,7 @@ module UpTack
             [
               filter.id,
               [
-                "#{filter.name} in #{table.label}",
+                Wording["%{filter} in %{table}", filter: filter.name, table: table.label],
                 table.id,
                 [filter.formula, filter.sort, filter.columns && "columns"].compact.reject(&:empty?).join("; ")
               ]
@@ -80,12 +88,16 @@ module UpTack
 
         def forms_of(table) =
           table.forms.map do |form|
-            [form.id, ["Form #{form.name} of #{table.label}", table.id, form_words(form, table)]]
+            [form.id,
+              [Wording["Form %{form} of %{table}", form: form.name, table: table.label], table.id,
+                form_words(form, table)]]
           end
 
         def proofs_of(table) =
           table.proofs.map do |proof|
-            [proof.id, ["Proof #{proof.name} of #{table.label}", table.id, proof_words(proof, table)]]
+            [proof.id,
+              [Wording["Proof %{proof} of %{table}", proof: proof.name, table: table.label], table.id,
+                proof_words(proof, table)]]
           end
 
         def proof_words(proof, table)
@@ -102,12 +114,13 @@ module UpTack
                 [act["do"].tr("_", " "), with].reject(&:empty?).join(" ")
               end
             end
+          results = proof.expectations.map { |each| telling.format(each) }.join(", ")
           [
             proof.name,
             proof.group,
             proof.note,
-            "expects that #{proof.expectations.map { |each| telling.format(each) }.join(", ")}",
-            "#{script["at"]}, as #{person}",
+            Wording["expects that %{results}", results: results],
+            Wording["%{value}, as %{person}", value: script["at"], person: person],
             acts.join("; "),
             *records
           ].compact.join(" · ")
@@ -163,8 +176,10 @@ module UpTack
 
         def field_words(field)
           attributes = field.attributes.except("id", "key", "label", "type")
+          type = field.values.label.downcase
+          type = Wording["%{link} to %{table}", link: type, table: field.target] if field.link?
           [
-            "#{field.label}: #{field.values.label.downcase}#{" to #{field.target}" if field.link?}",
+            "#{field.label}: #{type}",
             *attributes.except("target").map { |part, value| "#{part.tr("_", " ")}: #{words_for(value)}" }
           ].join(" · ")
         end
@@ -178,7 +193,7 @@ module UpTack
           return [] unless table.log
 
           labels = table.log.values.first.filter_map { |id| table.fields.find { |field| field.id == id }&.label }
-          ["log: #{table.log.keys.first.tr("_", " ")} #{labels.join(", ")}"]
+          [Wording["log: %{tr} %{join}", tr: table.log.keys.first.tr("_", " "), join: labels.join(", ")]]
         end
 
         def words_for(value)

@@ -29,7 +29,7 @@ module UpTack
         def humanize(tree)
           case tree
           when Nodes::Comparison then (value_of(tree) == false) ? failed(tree) : super
-          when Nodes::Range then (value_of(tree) == false) ? super.sub(" from ", " is not from ") : super
+          when Nodes::Range then (value_of(tree) == false) ? outside(tree) : super
           else super
           end
         end
@@ -37,7 +37,7 @@ module UpTack
         def field(node)
           entry = entry_of(node)
           value = @compiler.compile(node).call(@evaluation)
-          return "blank" if value.nil?
+          return Wording["blank"] if value.nil?
           return linked_title(entry, value) if entry.link?
 
           text = entry.show.call(value)
@@ -58,12 +58,12 @@ module UpTack
             titles << (@evaluation.context.records.title(run.table, id) || "##{id}") if titles.length < MEMBERS
             count += 1
           end
-          titles << "#{count - MEMBERS} more" if count > MEMBERS
+          titles << Wording["%{count} more", count: count - MEMBERS] if count > MEMBERS
           "#{Humanizer.new(@scope).aggregate(without_condition(node))} " \
             "= #{shown(node)}#{" (#{titles.join(", ")})" if titles.any?}"
         end
 
-        def changed(node) = "#{Humanizer.new(@scope).changed(node)}: #{value_of(node) ? "yes" : "no"}"
+        def changed(node) = "#{Humanizer.new(@scope).changed(node)}: #{answer(value_of(node) == true)}"
 
         def person(node) = "“#{value_of(node)}”"
 
@@ -71,8 +71,9 @@ module UpTack
         def conditional(node)
           met = value_of(node.condition)
           branch = met ? node.consequence : node.alternative
-          answer = {true => "yes", false => "no"}.fetch(met, "blank")
-          "#{node.condition.accept(self)}: #{answer}, so #{humanize(branch)}"
+          condition = node.condition.accept(self)
+          Wording["%{condition}: %{answer}, so %{result}", condition: condition, answer: answer(met),
+            result: humanize(branch)]
         end
 
         def call(node)
@@ -82,6 +83,11 @@ module UpTack
         end
 
         private
+
+        def outside(tree)
+          low, high = [tree.low, tree.high].map { |node| node.accept(self) }
+          Wording["%{value} is not from %{low} to %{high}", value: tree.value.accept(self), low: low, high: high]
+        end
 
         def without_condition(node)
           Nodes::Aggregate.new(
@@ -101,9 +107,17 @@ module UpTack
           right = "#{right} = #{shown(tree.right)}" if compound?(tree.right) && !tree.right.is_a?(Nodes::Call)
           if compound?(tree.left)
             left = "#{left} = #{shown(tree.left)}" unless tree.left.is_a?(Nodes::Call)
-            "#{left}, #{FAILED.fetch(tree.sign)} #{right}"
+            "#{left}, #{Wording[FAILED.fetch(tree.sign)]} #{right}"
           else
-            "#{left} is #{FAILED.fetch(tree.sign)} #{right}"
+            Wording["%{left} is %{failed} %{right}", left: left, failed: Wording[FAILED.fetch(tree.sign)], right: right]
+          end
+        end
+
+        def answer(value)
+          case value
+          when true then Wording["yes"]
+          when false then Wording["no"]
+          else Wording["blank"]
           end
         end
 
@@ -118,7 +132,7 @@ module UpTack
         def shown(node)
           value = value_of(node)
           value = Comparator.kept(value) if value.is_a?(BigDecimal)
-          return {true => "yes", false => "no", nil => "blank"}.fetch(value) if [true, false, nil].include?(value)
+          return answer(value) if [true, false, nil].include?(value)
 
           Values.show(value, @scope.conventions)
         end

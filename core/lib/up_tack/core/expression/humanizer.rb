@@ -43,30 +43,32 @@ module UpTack
         # @param tree [Nodes::Node] a condition
         # @return [String] the same, where a yes/no field alone stands for "is yes"
         def condition(tree)
-          return "#{tree.accept(self)} is yes" if yes_no?(tree)
-          return "#{tree.operand.accept(self)} is no" if tree.is_a?(Nodes::Inversion) && yes_no?(tree.operand)
+          return Wording["%{answer} is yes", answer: tree.accept(self)] if yes_no?(tree)
+          if tree.is_a?(Nodes::Inversion) && yes_no?(tree.operand)
+            return Wording["%{answer} is no", answer: tree.operand.accept(self)]
+          end
 
           tree.accept(self)
         end
 
         def literal(node)
           case node.value
-          when nil then "blank"
+          when nil then Wording["blank"]
           when String then "“#{node.value}”"
-          when true then "yes"
-          when false then "no"
+          when true then Wording["yes"]
+          when false then Wording["no"]
           else Values.show(node.value, @scope.conventions)
           end
         end
 
         def field(node)
           label = entry_of(node)&.label || node.key
-          node.before ? "previous #{label}" : label
+          node.before ? Wording["previous %{label}", label: label] : label
         end
 
         def path(node)
           entry = entry_of(node)
-          "#{entry&.label || node.key} of #{node.owner.accept(self)}"
+          Wording["%{field} of %{owner}", field: entry&.label || node.key, owner: node.owner.accept(self)]
         end
 
         # Inside an aggregate the names are those of the linked record.
@@ -74,15 +76,18 @@ module UpTack
           source = Source.new(@scope, node.source)
           inner = self.class.new(*inside(source.reverse.scope))
           what = source.value.empty? ? nil : Aggregation.value_node(source.value).accept(inner)
-          text = [AGGREGATES.fetch(node.name), what && "#{what} of", from_links(node, source)].compact.join(" ")
-          node.condition ? "#{text} where #{inner.condition(node.condition)}" : text
+          text = [Wording[AGGREGATES.fetch(node.name)], what && Wording["%{what} of", what: what],
+            from_links(node, source)].compact.join(" ")
+          return text unless node.condition
+
+          Wording["%{total} where %{condition}", total: text, condition: inner.condition(node.condition)]
         end
 
-        def fits(node) = "#{node.text.accept(self)} fits #{node.mask.value}"
-        def changed(node) = "#{node.field.accept(self)} changed"
+        def fits(node) = Wording["%{text} fits %{value}", text: node.text.accept(self), value: node.mask.value]
+        def changed(node) = Wording["%{field} changed", field: node.field.accept(self)]
 
-        def person(node) = Scope::PERSON.fetch(node.name)
-        def is_new(_node) = "the record is new" # rubocop:disable Naming/PredicatePrefix
+        def person(node) = Wording[Scope::PERSON.fetch(node.name)]
+        def is_new(_node) = Wording["the record is new"] # rubocop:disable Naming/PredicatePrefix
         def negation(node) = "−#{grouped(node.operand)}"
 
         def arithmetic(node) =
@@ -93,25 +98,30 @@ module UpTack
         def comparison(node) =
           "#{node.left.accept(self)} #{SIGNS.fetch(node.sign, node.sign)} #{node.right.accept(self)}"
 
-        def logic(node) = "#{alternative(node.left, node)} #{node.word} #{alternative(node.right, node)}"
-        def range(node) = "#{node.value.accept(self)} from #{node.low.accept(self)} to #{node.high.accept(self)}"
+        def logic(node) = "#{alternative(node.left, node)} #{Wording[node.word]} #{alternative(node.right, node)}"
+
+        def range(node)
+          ends = {low: node.low.accept(self), high: node.high.accept(self)}
+          Wording["%{value} from %{low} to %{high}", value: node.value.accept(self), **ends]
+        end
 
         def membership(node) =
-          "#{node.value.accept(self)} #{node.options.one? ? "is" : "is one of"} #{list(node.options)}"
+          "#{node.value.accept(self)} #{node.options.one? ? Wording["is"] : Wording["is one of"]} #{list(node.options)}"
 
-        def blank_test(node) = "#{node.value.accept(self)} is blank"
-        def text_test(node) = "#{node.text.accept(self)} #{node.relation} #{node.part.accept(self)}"
+        def blank_test(node) = Wording["%{value} is blank", value: node.value.accept(self)]
+        def text_test(node) = "#{node.text.accept(self)} #{Wording[node.relation]} #{node.part.accept(self)}"
 
         def inversion(node)
           inner = node.operand
-          return "#{inner.value.accept(self)} is not blank" if inner.is_a?(Nodes::BlankTest)
+          return Wording["%{value} is not blank", value: inner.value.accept(self)] if inner.is_a?(Nodes::BlankTest)
 
-          "not (#{condition(inner)})"
+          Wording["not (%{condition})", condition: condition(inner)]
         end
 
         def conditional(node)
-          "if #{condition(node.condition)} then #{node.consequence.accept(self)}, " \
-            "else #{node.alternative.accept(self)}"
+          branches = {consequence: node.consequence.accept(self), alternative: node.alternative.accept(self)}
+          Wording["if %{condition} then %{consequence}, else %{alternative}",
+            condition: condition(node.condition), **branches]
         end
 
         def call(node)
@@ -134,18 +144,18 @@ module UpTack
             scope = entry.target.call
           end
           # Without a link that leads elsewhere they are those of the record at hand.
-          labels << "this #{@scope.one.downcase}" if source.steps.one? && @scope.one
-          labels.join(" of ")
+          labels << Wording["this %{record}", record: @scope.one.downcase] if source.steps.one? && @scope.one
+          labels.reverse.reduce { |owner, part| Wording["%{part} of %{owner}", part: part, owner: owner] }
         end
 
         def about_subject(tree)
           if tree.is_a?(Nodes::Comparison) && subject?(tree.left)
             words = (@scope[@subject].type == :date) ? ALONE.merge(DAYS_ALONE) : ALONE
-            "#{words.fetch(tree.sign)} #{tree.right.accept(self)}"
+            "#{Wording[words.fetch(tree.sign)]} #{tree.right.accept(self)}"
           elsif tree.is_a?(Nodes::Range) && subject?(tree.value)
-            "#{tree.low.accept(self)} to #{tree.high.accept(self)}"
+            Wording["%{low} to %{high}", low: tree.low.accept(self), high: tree.high.accept(self)]
           elsif tree.is_a?(Nodes::Membership) && subject?(tree.value)
-            "one of #{list(tree.options)}"
+            Wording["one of %{list}", list: list(tree.options)]
           end
         end
 

@@ -47,24 +47,31 @@ module UpTack
         def phrase(tree)
           case tree
           when Nodes::Comparison then "#{say(tree.left)} #{relation(tree)} #{say(tree.right)}"
-          when Nodes::Range then "#{say(tree.value)} must be between #{say(tree.low)} and #{say(tree.high)}"
+          when Nodes::Range
+            ends = {low: say(tree.low), high: say(tree.high)}
+            Wording["%{value} must be between %{low} and %{high}", value: say(tree.value), **ends]
           when Nodes::Membership then membership(tree)
-          when Nodes::BlankTest then "#{say(tree.value)} must be blank"
-          when Nodes::TextTest then "#{say(tree.text)} must #{verb(tree.relation)} #{say(tree.part)}"
+          when Nodes::BlankTest then Wording["%{value} must be blank", value: say(tree.value)]
+          when Nodes::TextTest
+            Wording["%{text} must %{verb} %{part}", verb: verb(tree.relation), text: say(tree.text),
+              part: say(tree.part)]
           when Nodes::Inversion then inverted(tree.operand)
           when Nodes::Logic then logic(tree)
           when Nodes::Conditional then conditional(tree)
-          when Nodes::Field, Nodes::Path then "#{say(tree)} must be yes"
+          when Nodes::Field, Nodes::Path then Wording["%{say} must be yes", say: say(tree)]
           end
         end
 
         def inverted(tree)
           case tree
-          when Nodes::BlankTest then "#{say(tree.value)} must not be blank"
-          when Nodes::Field, Nodes::Path then "#{say(tree)} must be no"
-          when Nodes::TextTest then "#{say(tree.text)} must not #{verb(tree.relation)} #{say(tree.part)}"
-          when Nodes::Membership then "#{say(tree.value)} must not be one of #{options(tree)}"
-          when Nodes::Logic then "not allowed: #{@humanizer.condition(tree)}"
+          when Nodes::BlankTest then Wording["%{value} must not be blank", value: say(tree.value)]
+          when Nodes::Field, Nodes::Path then Wording["%{say} must be no", say: say(tree)]
+          when Nodes::TextTest
+            tested = {text: say(tree.text), part: say(tree.part)}
+            Wording["%{text} must not %{verb} %{part}", verb: verb(tree.relation), **tested]
+          when Nodes::Membership
+            Wording["%{value} must not be one of %{options}", value: say(tree.value), options: options(tree)]
+          when Nodes::Logic then Wording["not allowed: %{condition}", condition: @humanizer.condition(tree)]
           end
         end
 
@@ -72,10 +79,10 @@ module UpTack
           return both(tree) if tree.word == "and"
 
           rest = phrase(tree.right) or return
-          return "once the record exists, #{rest}" if tree.left.is_a?(Nodes::IsNew)
+          return Wording["once the record exists, %{rest}", rest: rest] if tree.left.is_a?(Nodes::IsNew)
 
           unless_so = opposite(tree.left)
-          unless_so && "if #{unless_so}, #{rest}"
+          unless_so && Wording["if %{unless_so}, %{rest}", unless_so: unless_so, rest: rest]
         end
 
         def both(tree)
@@ -89,7 +96,7 @@ module UpTack
           when Nodes::Comparison
             "#{say(tree.left)} = #{say(tree.right)}" if tree.sign == "<>"
           when Nodes::Inversion then @humanizer.condition(tree.operand)
-          when Nodes::BlankTest then "#{say(tree.value)} is not blank"
+          when Nodes::BlankTest then Wording["%{value} is not blank", value: say(tree.value)]
           end
         end
 
@@ -97,19 +104,22 @@ module UpTack
           required = phrase(tree.consequence) or return
           return unless tree.alternative.is_a?(Nodes::Literal) && tree.alternative.value == true
 
-          "if #{@humanizer.condition(tree.condition)}, #{required}"
+          Wording["if %{condition}, %{required}", condition: @humanizer.condition(tree.condition), required: required]
         end
 
         def membership(tree)
-          "#{say(tree.value)} must be #{"one of " unless tree.options.one?}#{options(tree)}"
+          value = say(tree.value)
+          return Wording["%{value} must be %{option}", value: value, option: options(tree)] if tree.options.one?
+
+          Wording["%{value} must be one of %{options}", value: value, options: options(tree)]
         end
 
         def options(tree) = tree.options.map { |node| say(node) }.join(", ")
 
         def relation(tree)
-          return RELATIONS.fetch(tree.sign) unless [tree.left, tree.right].any? { |side| time?(side) }
+          return Wording[RELATIONS.fetch(tree.sign)] unless [tree.left, tree.right].any? { |side| time?(side) }
 
-          IN_TIME.fetch(tree.sign) { RELATIONS.fetch(tree.sign) }
+          Wording[IN_TIME.fetch(tree.sign) { RELATIONS.fetch(tree.sign) }]
         end
 
         def time?(node)
@@ -119,7 +129,7 @@ module UpTack
         end
 
         # "contains" as it stands after "must".
-        def verb(relation) = relation.sub(/\A(contain|start|end)s/, "\\1")
+        def verb(relation) = Wording[relation.sub(/\A(contain|start|end)s/, "\\1")]
 
         # A value of several `if`s is no part of such a sentence.
         def say(node) = node.is_a?(Nodes::Conditional) ? "(#{node.accept(@humanizer)})" : node.accept(@humanizer)

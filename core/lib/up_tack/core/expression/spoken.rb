@@ -5,78 +5,118 @@ module UpTack
     module Expression
       # How a call of each function is said in a sentence, around the words for its arguments.
       module Spoken
-        TENS = {"0" => "a whole number", "-1" => "tens", "-2" => "hundreds", "-3" => "thousands"}.freeze
+        TENS = {
+          "0" => -> { Wording["a whole number"] },
+          "-1" => -> { Wording["tens"] },
+          "-2" => -> { Wording["hundreds"] },
+          "-3" => -> { Wording["thousands"] }
+        }.freeze
         NOTHING = "“”"
 
         # By name; each is given the words for the arguments, nil for one that is left out.
         ALL = {
-          "upper" => ->(text) { "#{text} in uppercase" },
-          "lower" => ->(text) { "#{text} in lowercase" },
-          "proper" => ->(text) { "#{text} with a capital for each word" },
-          "trim" => ->(text) { "#{text} without extra spaces" },
+          "upper" => ->(text) { Wording["%{text} in uppercase", text: text] },
+          "lower" => ->(text) { Wording["%{text} in lowercase", text: text] },
+          "proper" => ->(text) { Wording["%{text} with a capital for each word", text: text] },
+          "trim" => ->(text) { Wording["%{text} without extra spaces", text: text] },
           "substitute" => ->(text, old, new) do
-            (new == NOTHING) ? "#{text} without #{old}" : "#{text} with #{old} replaced by #{new}"
+            if new == NOTHING
+              Wording["%{text} without %{old}", text: text, old: old]
+            else
+              Wording["%{text} with %{old} replaced by %{new}", text: text, old: old, new: new]
+            end
           end,
-          "rept" => ->(text, times) { "#{text} repeated #{times} times" },
-          "left" => ->(text, count) { "#{counted("first", count)} of #{text}" },
-          "right" => ->(text, count) { "#{counted("last", count)} of #{text}" },
+          "rept" => ->(text, times) { Wording["%{text} repeated %{times} times", text: text, times: times] },
+          "left" => ->(text, count) { Wording["%{count} of %{text}", count: first(count), text: text] },
+          "right" => ->(text, count) { Wording["%{count} of %{text}", count: last(count), text: text] },
           "mid" => ->(text, start, count) do
-            "#{count} #{(count == "1") ? "character" : "characters"} of #{text} from position #{start} on"
+            if count == "1"
+              Wording["1 character of %{text} from position %{start} on", text: text, start: start]
+            else
+              some = {count: count, text: text, start: start}
+              Wording["%{count} characters of %{text} from position %{start} on", **some]
+            end
           end,
-          "len" => ->(text) { "length of #{text}" },
-          "find" => ->(part, text, start) { "position of #{part} in #{text}#{" from position #{start} on" if start}" },
-          "exact" => ->(text, other) { "#{text} is exactly #{other}" },
-          "value" => ->(text) { "#{text} as a number" },
-          "text" => ->(value, pattern) { "#{value} formatted as #{pattern}" },
-          "url_encode" => ->(text) { "#{text} as part of a web address" },
-          "abs" => ->(number) { "absolute value of #{number}" },
-          "round" => ->(number, places) { "#{number} rounded to #{places(places)}" },
-          "roundup" => ->(number, places) { "#{number} rounded up to #{places(places)}" },
-          "rounddown" => ->(number, places) { "#{number} rounded down to #{places(places)}" },
+          "len" => ->(text) { Wording["length of %{text}", text: text] },
+          "find" => ->(part, text, start) {
+            [
+              Wording["position of %{part} in %{text}", part: part, text: text],
+              (Wording["from position %{start} on", start: start] if start)
+            ].compact.join(" ")
+          },
+          "exact" => ->(text, other) { Wording["%{text} is exactly %{other}", text: text, other: other] },
+          "value" => ->(text) { Wording["%{text} as a number", text: text] },
+          "text" => ->(value, pattern) { Wording["%{value} formatted as %{pattern}", value: value, pattern: pattern] },
+          "url_encode" => ->(text) { Wording["%{text} as part of a web address", text: text] },
+          "abs" => ->(number) { Wording["absolute value of %{number}", number: number] },
+          "round" => ->(number, places) {
+            Wording["%{number} rounded to %{places}", number: number, places: places(places)]
+          },
+          "roundup" => ->(number, places) {
+            Wording["%{number} rounded up to %{places}", number: number, places: places(places)]
+          },
+          "rounddown" => ->(number, places) {
+            Wording["%{number} rounded down to %{places}", number: number, places: places(places)]
+          },
           "floor" => ->(number, step) do
-            "#{number} rounded down to #{step ? "a multiple of #{step}" : "a whole number"}"
+            Wording["%{number} rounded down to %{multiple}", number: number, multiple: multiple(step)]
           end,
           "ceiling" => ->(number, step) do
-            "#{number} rounded up to #{step ? "a multiple of #{step}" : "a whole number"}"
+            Wording["%{number} rounded up to %{multiple}", number: number, multiple: multiple(step)]
           end,
-          "power" => ->(number, exponent) { "#{number} to the power of #{exponent}" },
-          "sqrt" => ->(number) { "square root of #{number}" },
-          "min" => ->(*values) { "lowest of #{listed(values)}" },
-          "max" => ->(*values) { "highest of #{listed(values)}" },
-          "mod" => ->(number, divisor) { "remainder of #{number} ÷ #{divisor}" },
-          "today" => -> { "today" },
-          "now" => -> { "now" },
-          "date" => ->(text) { "date of #{text}" },
-          "year" => ->(day) { "year of #{day}" },
-          "month" => ->(day) { "month of #{day}" },
-          "day" => ->(day) { "day of the month of #{day}" },
+          "power" => ->(number, exponent) {
+            Wording["%{number} to the power of %{exponent}", number: number, exponent: exponent]
+          },
+          "sqrt" => ->(number) { Wording["square root of %{number}", number: number] },
+          "min" => ->(*values) { Wording["lowest of %{list}", list: listed(values)] },
+          "max" => ->(*values) { Wording["highest of %{list}", list: listed(values)] },
+          "mod" => ->(number, divisor) {
+            Wording["remainder of %{number} ÷ %{divisor}", number: number, divisor: divisor]
+          },
+          "today" => -> { Wording["today"] },
+          "now" => -> { Wording["now"] },
+          "date" => ->(text) { Wording["date of %{text}", text: text] },
+          "year" => ->(day) { Wording["year of %{day}", day: day] },
+          "month" => ->(day) { Wording["month of %{day}", day: day] },
+          "day" => ->(day) { Wording["day of the month of %{day}", day: day] },
           "weekday" => ->(day, type) do
-            first = {"2" => "from Monday as 1", "3" => "from Monday as 0"}.fetch(type, "from Sunday as 1") if type
-            ["day of the week of #{day}", first].compact.join(", ")
+            first =
+              case type
+              when nil then nil
+              when "2" then Wording["from Monday as 1"]
+              when "3" then Wording["from Monday as 0"]
+              else Wording["from Sunday as 1"]
+              end
+            [Wording["day of the week of %{day}", day: day], first].compact.join(", ")
           end,
-          "days" => ->(last, first) { "days from #{first} to #{last}" },
+          "days" => ->(last, first) { Wording["days from %{first} to %{last}", first: first, last: last] },
           "time" => ->(hour, minute, second) do
             if minute
-              "time #{[hour, minute, second].compact.map { |part| part.rjust(2, "0") }.join(":")}"
+              Wording["time %{clock}", clock: [hour, minute, second].compact.map { |part|
+                part.rjust(2, "0")
+              }.join(":")]
             else
-              "time of #{hour}"
+              Wording["time of %{hour}", hour: hour]
             end
           end,
-          "hour" => ->(time) { "hour of #{time}" },
-          "minute" => ->(time) { "minute of #{time}" },
-          "weeknum" => ->(day, mode) { "week of the year of #{day}#{" after ISO 8601" if mode == "21"}" },
-          "workdays" => ->(first, last) { "working days from #{first} to #{last}" },
-          "edate" => ->(day, months) { "#{months} months after #{day}" },
+          "hour" => ->(time) { Wording["hour of %{time}", time: time] },
+          "minute" => ->(time) { Wording["minute of %{time}", time: time] },
+          "weeknum" => ->(day, mode) {
+            week = Wording["week of the year of %{day}", day: day]
+            (mode == "21") ? Wording["%{week} after ISO 8601", week: week] : week
+          },
+          "workdays" => ->(first, last) { Wording["working days from %{first} to %{last}", first: first, last: last] },
+          "edate" => ->(day, months) { Wording["%{months} months after %{day}", months: months, day: day] },
           "eomonth" => ->(day, months) do
             if months == "0"
-              "last day of the month of #{day}"
+              Wording["last day of the month of %{day}", day: day]
             else
-              "last day of the month #{months} months after #{day}"
+              Wording["last day of the month %{months} months after %{day}", months: months, day: day]
             end
           end,
-          "coalesce" => ->(*values) { "first non-blank value of #{listed(values)}" },
-          "changed" => ->(field) { "#{field} changed" },
-          "counter" => ->(digits) { "#{digits}-digit count" }
+          "coalesce" => ->(*values) { Wording["first non-blank value of %{list}", list: listed(values)] },
+          "changed" => ->(field) { Wording["%{field} changed", field: field] },
+          "counter" => ->(digits) { Wording["%{digits}-digit count", digits: digits] }
         }.freeze
 
         # Said after the first argument: as part of a sum they stand in brackets.
@@ -111,15 +151,26 @@ module UpTack
           said.call(*Array.new(count) { |at| arguments[at] })
         end
 
-        def counted(which, count) = (count.nil? || count == "1") ? "#{which} character" : "#{which} #{count} characters"
+        def first(count) =
+          one?(count) ? Wording["first character"] : Wording["first %{count} characters", count: count]
+
+        def last(count) =
+          one?(count) ? Wording["last character"] : Wording["last %{count} characters", count: count]
+
+        def one?(count) = count.nil? || count == "1"
+
+        def multiple(step) = step ? Wording["a multiple of %{step}", step: step] : Wording["a whole number"]
 
         def places(count)
-          return TENS["0"] if count.nil?
+          return TENS["0"].call if count.nil?
 
-          TENS.fetch(count.tr("−", "-")) { "#{count} #{(count == "1") ? "decimal" : "decimals"}" }
+          tens = TENS[count.tr("−", "-")]
+          return tens.call if tens
+
+          (count == "1") ? Wording["1 decimal"] : Wording["%{count} decimals", count: count]
         end
 
-        def listed(values) = (values.length > 1) ? "#{values[0...-1].join(", ")} and #{values.last}" : values.join
+        def listed(values) = Masks::Phrases.to_sentence(values)
       end
     end
   end

@@ -70,7 +70,8 @@ module UpTack
 
           near = Expression::Spelling.nearest(folded, field.choices.map { |choice| Unicode.folded(choice) })
           meant = near && field.choices.find { |choice| Unicode.folded(choice) == near }
-          "#{field.label} has no choice “#{value}”#{meant ? "; did you mean “#{meant}”?" : "."}"
+          unknown = Wording["%{field} has no choice “%{value}”", field: field.label, value: value]
+          meant ? Wording["%{problem}; did you mean “%{choice}”?", problem: unknown, choice: meant] : "#{unknown}."
         end
       end
     end

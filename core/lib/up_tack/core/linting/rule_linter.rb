@@ -42,7 +42,8 @@ module UpTack
 
           found = Conditions::OverlapAnalysis.new(@table, speakers)
           ids = speakers.map { |speaker| speaker.rule.id }
-          [notice("gap", ids, field, found.gaps, "No rule sets #{label(field)}"), *overlaps(field, found)].compact
+          [notice("gap", ids, field, found.gaps, Wording["No rule sets %{field}", field: label(field)]),
+            *overlaps(field, found)].compact
         end
 
         def overlaps(field, found)
@@ -56,10 +57,18 @@ module UpTack
                 rules.map(&:id),
                 field,
                 examples,
-                "#{(rules.length == 2) ? "Two" : rules.length} rules set #{label(field)}, and " \
-                  "“#{last.tack(@table)}” has the last word"
+                last_word(rules.length, label(field), last.tack(@table))
               )
             end
+        end
+
+        def last_word(count, field, tack)
+          if count == 2
+            return Wording["Two rules set %{field}, and “%{tack}” has the last word", field: field, tack: tack]
+          end
+
+          others = {count: count, field: field, tack: tack}
+          Wording["%{count} rules set %{field}, and “%{tack}” has the last word", **others]
         end
 
         # Branches of one formula that ends in blank.
@@ -74,7 +83,7 @@ module UpTack
               branches.map { |condition| Conditions::OverlapAnalysis::Clause.new(rule, condition) },
               in_order: true
             )
-          [notice("gap", [rule.id], field, found.gaps, "#{label(field)} is blank")].compact
+          [notice("gap", [rule.id], field, found.gaps, Wording["%{field} is blank", field: label(field)])].compact
         end
 
         def chain(node, branches = [])
@@ -96,7 +105,9 @@ module UpTack
         end
 
         # @return [String] "where …", or that it is so always
-        def where(words) = words.empty? ? "in any case" : "where #{Masks::Phrases.to_sentence(words)}"
+        def where(words)
+          words.empty? ? Wording["in any case"] : Wording["where %{list}", list: Masks::Phrases.to_sentence(words)]
+        end
 
         # Fills under conditions are looked at as a group; others that write one field
         # are told with the order in which they act.
@@ -159,7 +170,9 @@ module UpTack
               report = Decisions::CompletenessCheck.new(rule, @table, most_steps: 60_000).report
               heads = rule.columns(@table).map(&:label)
               said = ->(example) do
-                heads.zip(example.words).filter_map { |head, words| "#{head} is #{words}" if words }
+                heads.zip(example.words).filter_map { |head, words|
+                  Wording["%{head} is %{words}", head: head, words: words] if words
+                }
               end
               found = []
               if report.gaps.any? && said.call(report.gaps.first).any?

@@ -20,10 +20,22 @@ module UpTack
           "ANY" => %w[character characters]
         }.freeze
 
+        ARTICLED = {
+          "DIGIT" => "a digit",
+          "ALPHA" => "a letter",
+          "UPPER" => "an uppercase letter",
+          "LOWER" => "a lowercase letter",
+          "ALNUM" => "a letter or digit",
+          "ANY" => "a character"
+        }.freeze
+
         LETTERS = %w[ALPHA UPPER LOWER ALNUM ANY].freeze
         FIGURES = %w[DIGIT ALNUM ANY].freeze
 
         module_function
+
+        # @return [Array(String, String)] one of them, and several, in words
+        def words(name) = WORDS.fetch(name).map { |word| Wording[word] }
 
         # @return [Boolean] whether a character can be typed at places of both kinds
         def alike?(one, other)

@@ -106,29 +106,36 @@ module UpTack
         def missing(walk)
           wanted = walk.left.grep(Slots::Input).reject(&:optional).chunk_while { |one, other| one.name == other.name }
           groups = wanted.each_with_index.map do |group, index|
-            counted = Phrases.count(group.length, CharacterClasses::WORDS.fetch(group.first.name))
-            index.zero? ? counted.sub(" ", " more ") : counted
+            kind = group.first.name
+            index.zero? ? Phrases.more(group.length, kind) : Phrases.count(group.length, kind)
           end
           count = walk.left.grep(Slots::Input).count { |slot| !slot.optional }
-          "#{Phrases.to_sentence(groups)} #{(count == 1) ? "is" : "are"} missing"
+          missing = Phrases.to_sentence(groups)
+          (count == 1) ? Wording["%{part} is missing", part: missing] : Wording["%{parts} are missing", parts: missing]
         end
 
         def misfit(walk)
           character, place, left = walk.lost
           shown = "“#{character}”"
           wanted = left.find { |slot| slot.is_a?(Slots::Input) } || left.first
-          return "#{shown} is too much: it ends after “#{Values::Plain.cut(walk.text, 30)}”" unless wanted
+          unless wanted
+            ending = Values::Plain.cut(walk.text, 30)
+            return Wording["%{character} is too much: it ends after “%{ending}”", character: shown, ending: ending]
+          end
 
-          "#{in_words(wanted)} is expected at position #{place + 1}, not #{shown}"
+          told = {wanted: in_words(wanted), place: place + 1, character: shown}
+          Wording["%{wanted} is expected at position %{place}, not %{character}", **told]
         end
 
         def in_words(slot)
           return "“#{slot.character}”" if slot.is_a?(Slots::Fixed)
 
-          Phrases.article(CharacterClasses::WORDS.fetch(slot.name).first)
+          Wording[CharacterClasses::ARTICLED.fetch(slot.name)]
         end
 
-        def too_long(length) = "it has #{Values::Plain.grouped(length)} characters, which is far more than fit"
+        def too_long(length)
+          Wording["it has %{grouped} characters, which is far more than fit", grouped: Values::Plain.grouped(length)]
+        end
       end
     end
   end

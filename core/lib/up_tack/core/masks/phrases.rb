@@ -16,31 +16,42 @@ module UpTack
         def part(part)
           case part
           when Reader::Literal then "“#{part.characters.join}”"
-          when Reader::Optional then "perhaps #{describe(part.parts)}"
+          when Reader::Optional then Wording["perhaps %{describe}", describe: describe(part.parts)]
           else repeated(part)
           end
         end
 
         def repeated(part)
-          words = CharacterClasses::WORDS.fetch(part.name)
-          return count(part.least, words) if part.least == part.most
-          return "any number of #{words.last}" if part.least.zero? && part.most == MOST
-          return "#{number(part.least)} or more #{words.last}" if part.most == MOST
-          return "up to #{number(part.most)} #{words[(part.most == 1) ? 0 : 1]}" if part.least.zero?
+          one, several = CharacterClasses.words(part.name)
+          return count(part.least, part.name) if part.least == part.most
+          return Wording["any number of %{kind}", kind: several] if part.least.zero? && part.most == MOST
+          return Wording["%{least} or more %{kind}", least: number(part.least), kind: several] if part.most == MOST
 
-          "#{number(part.least)} #{(part.most - part.least == 1) ? "or" : "to"} #{number(part.most)} #{words.last}"
+          if part.least.zero?
+            return Wording["up to %{most} %{kind}", most: number(part.most), kind: (part.most == 1) ? one : several]
+          end
+          between(number(part.least), number(part.most), several, part.most - part.least == 1)
         end
 
-        def count(count, words) = "#{number(count)} #{(count == 1) ? words.first : words.last}"
+        def between(least, most, kind, neighbours)
+          return Wording["%{least} or %{most} %{kind}", least: least, most: most, kind: kind] if neighbours
 
-        def number(number) = NUMBERS[number] || number.to_s
+          Wording["%{least} to %{most} %{kind}", least: least, most: most, kind: kind]
+        end
 
-        # @return [String] "a digit", "a capital"
-        def article(word) = "#{word.match?(/\A[aeiou]/) ? "an" : "a"} #{word}"
+        # @param name [String] of a kind of character
+        def count(count, name) = Wording["%{count} %{kind}", count: number(count), kind: kind(count, name)]
+
+        # @return [String] "two more digits"
+        def more(count, name) = Wording["%{count} more %{kind}", count: number(count), kind: kind(count, name)]
+
+        def kind(count, name) = CharacterClasses.words(name)[(count == 1) ? 0 : 1]
+
+        def number(number) = NUMBERS[number] ? Wording[NUMBERS[number]] : number.to_s
 
         # @return [String] "a, b and c"
         def to_sentence(phrases, word = "and") =
-          (phrases.length > 1) ? "#{phrases[0...-1].join(", ")} #{word} #{phrases.last}" : phrases.join
+          (phrases.length > 1) ? "#{phrases[0...-1].join(", ")} #{Wording[word]} #{phrases.last}" : phrases.join
       end
     end
   end

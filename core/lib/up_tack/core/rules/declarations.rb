@@ -32,7 +32,8 @@ module UpTack
           @needs = needs
         end
 
-        attr_reader :label, :about
+        def label = @label && Wording[@label]
+        def about = @about && Wording[@about]
 
         # @return [Boolean] whether its rules refuse records, or warn
         def validation? = ancestors.include?(Validation)

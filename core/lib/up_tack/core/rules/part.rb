@@ -22,6 +22,12 @@ module UpTack
                   slips: slips || choices.map(&:first), only: only)
           end
 
+          def label = self[:label] && Wording[self[:label]]
+          def hint = self[:hint] && Wording[self[:hint]]
+
+          # @return [Array<Array(String, String)>] as declared, in the language of the messages
+          def said_choices = choices.map { |key, label| [key, label && Wording[label]] }
+
           def formula? = %i[formula condition].include?(type)
 
           # @return [Boolean] whether it names fields of its own table, by their keys

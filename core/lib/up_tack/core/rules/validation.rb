@@ -56,8 +56,8 @@ module UpTack
 
         def outcomes(_table) =
           [
-            ["refused", warning? ? "it warns" : "it refuses", %w[refused]],
-            ["passed", "a record passes", %w[passed]]
+            ["refused", warning? ? Wording["it warns"] : Wording["it refuses"], %w[refused]],
+            ["passed", Wording["a record passes"], %w[passed]]
           ]
 
         # @return [String] what a clerk is told, where no values stand in it
@@ -117,8 +117,8 @@ module UpTack
             # @param working [Save::SaveState]
             def apply(working)
               unread = working.unreadable_among(reads)
-              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-              return working.skip(rule, field, "not checked: its fields were not changed") if eased?(working)
+              return working.skip(rule, field, Wording.unread(unread)) if unread
+              return working.skip(rule, field, Wording["not checked: its fields were not changed"]) if eased?(working)
 
               evaluation = working.evaluation
               verdict = test.call(evaluation)
@@ -171,7 +171,9 @@ module UpTack
 
         # @return [String] " when …" where it applies only under a condition
         def while_words(table)
-          @parts["when"] ? " when #{Expression::Humanizer.new(table.scope).condition(tree("when"))}" : ""
+          return "" unless @parts["when"]
+
+          Wording[" when %{condition}", condition: Expression::Humanizer.new(table.scope).condition(tree("when"))]
         end
 
         # @return [Expression::Formula, nil]

@@ -24,7 +24,7 @@ module UpTack
 
         # @return [String]
         def words(given)
-          named = given["kinds"].to_a
+          named = given["kinds"].to_a.map { |kind| Wording[kind] }
           named += ["“#{given["also"]}”"] unless given["also"].to_s.empty?
           Masks::Phrases.to_sentence(named)
         end

@@ -9,6 +9,8 @@ module UpTack
         # settings:: names of what can be set: "texts" are lists, others texts
         Step =
           Struct.new(:key, :label, :example, :settings, :work, :says, keyword_init: true) do
+            def label = Wording[self[:label]]
+
             # @return [String]
             def run(text, given) = work.call(text, given)
 
@@ -24,7 +26,7 @@ module UpTack
                     return Messages["tidying.steps.step_has_no_setting", label: label, name: name]
                   end
                   unless fits?(settings[name], value)
-                    return "“#{label}”: #{name} is #{(settings[name] == :texts) ? "a list of texts" : "a text"}."
+                    return wrong_shape(name)
                   end
                 end
               missing = settings.keys.find { |name| settings[name] == :needed && given[name].to_s.empty? }
@@ -32,6 +34,14 @@ module UpTack
             end
 
             private
+
+            def wrong_shape(name)
+              if settings[name] == :texts
+                return Messages["tidying.steps.is_list_of_texts", label: label, name: name]
+              end
+
+              Messages["tidying.steps.is_text", label: label, name: name]
+            end
 
             def fits?(shape, value)
               if %i[texts kinds].include?(shape)
@@ -95,21 +105,21 @@ module UpTack
                 "Remove characters",
                 "01-555/0142",
                 KINDS,
-                says: ->(given) { "without #{CharacterKinds.words(given)}" }
+                says: ->(given) { Wording["without %{words}", words: CharacterKinds.words(given)] }
               ) { |text, given| CharacterKinds.without(text, given) },
               step(
                 "keep",
                 "Keep only some characters",
                 "Tel. 01 555",
                 KINDS,
-                says: ->(given) { "only #{CharacterKinds.words(given)}" }
+                says: ->(given) { Wording["only %{words}", words: CharacterKinds.words(given)] }
               ) { |text, given| CharacterKinds.only(text, given) },
               step(
                 "replace",
                 "Replace a text",
                 "Str.",
                 {"from" => :needed, "to" => :text},
-                says: ->(given) { "“#{given["from"]}” becomes “#{given["to"]}”" }
+                says: ->(given) { Wording["“%{from}” becomes “%{to}”", from: given["from"], to: given["to"]] }
               ) { |text, given| text.gsub(given["from"], given["to"].to_s) },
               step("quotes", "Straight quotes", "it’s “fine”") { |text, _| text.tr("‘’‚‛′", "'").tr("“”„‟″«»", '"') },
               step("nfc", "One form for accented letters (NFC)", "Zoe\u0308") do |text, _|

@@ -11,7 +11,7 @@ module UpTack
         module_function
 
         def key = "choice"
-        def label = "Choice"
+        def label = Wording["Choice"]
         def kind = :text
         def column = :text
 

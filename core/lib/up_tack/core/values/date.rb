@@ -24,7 +24,7 @@ module UpTack
         module_function
 
         def key = "date"
-        def label = "Date"
+        def label = Wording["Date"]
         def kind = :date
         def column = :date
 

@@ -14,7 +14,7 @@ module UpTack
         module_function
 
         def key = "link"
-        def label = "Link"
+        def label = Wording["Link"]
         def kind = :link
         def column = :bigint
 

@@ -14,7 +14,7 @@ module UpTack
         module_function
 
         def key = "long_text"
-        def label = "Long text"
+        def label = Wording["Long text"]
         def kind = :text
         def column = :text
 

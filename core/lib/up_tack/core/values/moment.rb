@@ -25,7 +25,7 @@ module UpTack
         module_function
 
         def key = "moment"
-        def label = "Date and time"
+        def label = Wording["Date and time"]
         def kind = :moment
         def column = :datetime
 

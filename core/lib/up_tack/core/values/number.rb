@@ -15,7 +15,7 @@ module UpTack
         module_function
 
         def key = "number"
-        def label = "Number"
+        def label = Wording["Number"]
         def kind = :number
         def column = :decimal
 
@@ -27,7 +27,7 @@ module UpTack
         def format_examples(field, _now, _today) =
           field.decimals ? EXAMPLES.map { |number| Numbers.round(number, field.decimals) } : EXAMPLES
 
-        def described = "A number"
+        def described = Wording["A number"]
         def usual(_field) = BigDecimal(1)
         def other(_field, now, _today) = (now || BigDecimal(0)) + 1
         def step(field) = BigDecimal(field.decimals ? "1e-#{field.decimals}" : "0.1")
@@ -111,14 +111,14 @@ module UpTack
 
           Unreadable.new(
             code: "too_many_decimals",
-            message: "#{field.label} takes #{decimals_in_words(field.decimals)}."
+            message: Wording["%{field} takes %{words}.", field: field.label, words: decimals_in_words(field.decimals)]
           )
         end
 
         def decimals_in_words(count)
-          return "whole numbers" if count.zero?
+          return Wording["whole numbers"] if count.zero?
 
-          "at most #{count} #{(count == 1) ? "decimal" : "decimals"}"
+          (count == 1) ? Wording["at most 1 decimal"] : Wording["at most %{count} decimals", count: count]
         end
       end
     end

@@ -150,11 +150,15 @@ module UpTack
             meant = MEANT[letter]
             hint =
               if meant && known.key?(meant)
-                "; did you mean `#{meant * (to - from)}`?"
+                Wording["; did you mean `%{pattern}`?", pattern: meant * (to - from)]
               else
                 "; put text in single quotes."
               end
-            Invalid.new("The letter `#{letter}` has no meaning in a pattern for this#{hint}", from, to)
+            Invalid.new(
+              Wording["The letter `%{letter}` has no meaning in a pattern for this%{hint}", letter: letter, hint: hint],
+              from,
+              to
+            )
           end
 
           def letters(value, pattern)

@@ -14,7 +14,7 @@ module UpTack
         module_function
 
         def key = "text"
-        def label = "Text"
+        def label = Wording["Text"]
         def kind = :text
         def column = :text
 

@@ -13,7 +13,7 @@ module UpTack
         module_function
 
         def key = "time"
-        def label = "Time"
+        def label = Wording["Time"]
         def kind = :time
         def column = :text
 

@@ -34,8 +34,8 @@ module UpTack
           end
         end
 
-        def name(type) = NAMES.fetch(type)
-        def phrase(type) = WITH_ARTICLE.fetch(type)
+        def name(type) = Wording[NAMES.fetch(type)]
+        def phrase(type) = Wording[WITH_ARTICLE.fetch(type)]
 
         # @return [Boolean] whether a value of one type can stand where the other is wanted
         def fit?(type, wanted) = type == wanted || OPEN.include?(type) || OPEN.include?(wanted)

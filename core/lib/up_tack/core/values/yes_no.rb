@@ -15,7 +15,7 @@ module UpTack
         module_function
 
         def key = "yes_no"
-        def label = "Yes/no"
+        def label = Wording["Yes/no"]
         def kind = :yes_no
         def column = :boolean
 

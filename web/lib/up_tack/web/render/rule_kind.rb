@@ -8,7 +8,7 @@ module UpTack
         module_function
 
         # @return [Array<Hash>]
-        def all = @all ||= Core::Rules.all.values.map { |kind| render(kind) }
+        def all = (@all ||= {})[Core::Messages.language] ||= Core::Rules.all.values.map { |kind| render(kind) }
 
         def render(kind)
           {
@@ -33,7 +33,7 @@ module UpTack
             type: part.type,
             label: part.label,
             hint: part.hint,
-            choices: part.choices.map { |key, label| {key: key, label: label} },
+            choices: part.said_choices.map { |key, label| {key: key, label: label} },
             only: part.only
           }
         end

@@ -89,10 +89,10 @@ module UpTack
           # What can never be blank need not be seen so.
           def outcomes(table)
             blank = {
-              true => ["idle", "it is calculated once, and not again", %w[skipped]],
-              false => ["idle", "the result is blank", %w[skipped cleared]]
+              true => ["idle", Wording["it is calculated once, and not again"], %w[skipped]],
+              false => ["idle", Wording["the result is blank"], %w[skipped cleared]]
             }.fetch(once?)
-            [["acts", "it is calculated", %w[set]], (blank if once? || Shape.blankable?(tree))].compact
+            [["acts", Wording["it is calculated"], %w[set]], (blank if once? || Shape.blankable?(tree))].compact
           end
 
           # Which formulas can come to blank, as far as their shape tells.
@@ -127,7 +127,7 @@ module UpTack
                 unread = working.unreadable_among(formula.reads)
                 if unread
                   working.leave_as_it_was(field) unless rule.once?
-                  return working.skip(rule, field, "#{unread.label} can't be read yet")
+                  return working.skip(rule, field, Wording.unread(unread))
                 end
 
                 rule.once? ? apply_once(working) : apply_always(working)
@@ -145,9 +145,10 @@ module UpTack
 
               def apply_once(working)
                 if working.typed?(field.key)
-                  return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand")
+                  return working.skip(rule, field,
+                    working.cleared?(field.key) ? Wording["cleared by hand"] : Wording["filled by hand"])
                 end
-                return working.skip(rule, field, "already calculated once") unless due?(working)
+                return working.skip(rule, field, Wording["already calculated once"]) unless due?(working)
 
                 evaluation = working.evaluation
                 value = formula.call(evaluation)

@@ -64,7 +64,7 @@ module UpTack
           def awaited(_table) = watch
           def writes = [field]
           def names(_table) = [field, *watch].uniq
-          def words(table) = "changes of #{of_watched(table)}"
+          def words(table) = Wording["changes of %{fields}", fields: of_watched(table)]
 
           def sentence(table) = Messages[
             "rules.change_counter.counts_saves_after_first_change",
@@ -72,7 +72,9 @@ module UpTack
             of_watched: of_watched(table)
           ]
 
-          def outcomes(_table) = [["acts", "it counts", %w[set]], ["idle", "it does not count", %w[skipped]]]
+          def outcomes(_table)
+            [["acts", Wording["it counts"], %w[set]], ["idle", Wording["it does not count"], %w[skipped]]]
+          end
 
           def compile(table) =
             Compiled.new(rule: self, field: table.field(field), watched: Watched.build(table, watch),
@@ -86,9 +88,9 @@ module UpTack
             # @param working [Save::SaveState]
             def apply(working)
               count = working.values[field.key]
-              return working.skip(rule, field, "kept as it was") if working.restoring? && count
-              return working.stamp(rule, field, NONE_YET, "counted from the first save on") if working.new?
-              return working.skip(rule, field, "nothing of that changed") unless watched.changed_in?(working)
+              return working.skip(rule, field, Wording["kept as it was"]) if working.restoring? && count
+              return working.stamp(rule, field, NONE_YET, Wording["counted from the first save on"]) if working.new?
+              return working.skip(rule, field, Wording["nothing of that changed"]) unless watched.changed_in?(working)
 
               working.stamp(rule, field, (count || BigDecimal(0)) + 1, origin)
             end
@@ -97,7 +99,9 @@ module UpTack
           private
 
           def of_watched(table) =
-            watch.empty? ? "any field" : Masks::Phrases.to_sentence(watch.map { |key| table.field(key).label }, "or")
+            watch.empty? ? Wording["any field"] : Masks::Phrases.to_sentence(watch.map { |key|
+              table.field(key).label
+            }, "or")
         end
       end
     end

@@ -49,7 +49,10 @@ module UpTack
           def reads(table) = links(table)
           def writes = [field]
           def names(table) = [field, *formula_names(table)].uniq
-          def words(table) = "copied from #{Expression::Humanizer.new(table.scope).humanize(tree)}"
+
+          def words(table)
+            Wording["copied from %{words}", words: Expression::Humanizer.new(table.scope).humanize(tree)]
+          end
 
           def sentence(table) = Messages[
             "rules.copy.is_copied_from_when_is_chosen",
@@ -74,18 +77,18 @@ module UpTack
               # @param working [Save::SaveState]
               def apply(working)
                 unread = working.unreadable_among(links)
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, Wording.unread(unread)) if unread
                 if links.none? { |key| working.changed?(key) }
-                  return working.skip(rule, field, "the link is not changed")
+                  return working.skip(rule, field, Wording["the link is not changed"])
                 end
                 if working.typed?(field.key) && !working.superseded?(field.key, links)
-                  return working.skip(rule, field, "filled by hand")
+                  return working.skip(rule, field, Wording["filled by hand"])
                 end
 
                 value = field.coerce(formula.call(working.evaluation))
                 return working.skip(rule, field, value.message) if value.is_a?(Values::Unreadable)
                 if value == working.values[field.key] && !working.typed?(field.key)
-                  return working.skip(rule, field, "it has that value already")
+                  return working.skip(rule, field, Wording["it has that value already"])
                 end
 
                 working.reformat(rule, field, value, origin, because: links)

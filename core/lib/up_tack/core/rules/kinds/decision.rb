@@ -77,7 +77,7 @@ module UpTack
 
           def names(table) = [*writes, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
           def words(_table) = title
-          def title = name || "decision table"
+          def title = name || Wording["decision table"]
 
           def sentence(table)
             Messages[
@@ -85,7 +85,7 @@ module UpTack
               count: writes.length,
               fields: Masks::Phrases.to_sentence(writes.map { |key| label(table, key) }),
               inputs: Masks::Phrases.to_sentence(input_labels(table)),
-              table: name ? "the decision table #{name}" : "a decision table",
+              table: name ? Wording["the decision table %{name}", name: name] : Wording["a decision table"],
               rows: Messages["common.rows", count: rows.length],
               manner: manner
             ]
@@ -93,10 +93,10 @@ module UpTack
 
           def outcomes(table)
             rows.each_with_index.map do |row, index|
-              number = "row #{index + 1}"
-              cells = row.first(inputs.length).map { |cell| cell.strip.empty? ? "any" : cell }
-              [number, "#{number}: #{cells.join(", ")}", [number]]
-            end + [["no row", "no row matches", ["no row"]], super.last]
+              mark = "row #{index + 1}"
+              cells = row.first(inputs.length).map { |cell| cell.strip.empty? ? Wording["any"] : cell }
+              [mark, Wording["row %{number}: %{cells}", number: index + 1, cells: cells.join(", ")], [mark]]
+            end + [["no row", Wording["no row matches"], ["no row"]], super.last]
           end
 
           # Cells are kept in one spelling, so that every firm reads them alike. What
@@ -142,19 +142,24 @@ module UpTack
               # @param working [Save::SaveState]
               def apply(working)
                 unread = working.unreadable_among(reads)
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, Wording.unread(unread)) if unread
                 unless reads.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
-                  return working.skip(rule, field, "its fields were not changed")
+                  return working.skip(rule, field, Wording["its fields were not changed"])
                 end
 
                 evaluation = working.evaluation
                 seen = values(evaluation)
                 place = row_for(seen)
                 working.mark(rule, place ? "row #{place + 1}" : "no row")
-                return fill(working, rows[place].outputs, evaluation, "row #{place + 1} of #{rule.title}") if place
-                return working.skip(rule, field, "no row matches #{describe(seen)}") unless rule.clears?
+                if place
+                  origin = Wording["row %{number} of %{table}", number: place + 1, table: rule.title]
+                  return fill(working, rows[place].outputs, evaluation, origin)
+                end
+                unless rule.clears?
+                  return working.skip(rule, field, Wording["no row matches %{values}", values: describe(seen)])
+                end
 
-                fill(working, outputs.map { nil }, evaluation, "no row of #{rule.title} fits")
+                fill(working, outputs.map { nil }, evaluation, Wording["no row of %{table} fits", table: rule.title])
               end
 
               # @return [Array<Object>] what the inputs come to

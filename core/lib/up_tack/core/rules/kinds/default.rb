@@ -80,13 +80,17 @@ module UpTack
               def apply(working)
                 return unless working.new?
                 if working.typed?(field.key)
-                  return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand")
+                  return working.skip(rule, field,
+                    working.cleared?(field.key) ? Wording["cleared by hand"] : Wording["filled by hand"])
                 end
-                return working.skip(rule, field, "carried over from the previous record") if working.carried?(field.key)
+                if working.carried?(field.key)
+                  return working.skip(rule, field,
+                    Wording["carried over from the previous record"])
+                end
                 return working.set(rule, field, fixed, origin: "default") unless formula
 
                 unread = working.unreadable_among(formula.reads)
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, Wording.unread(unread)) if unread
 
                 evaluation = working.evaluation
                 value = formula.call(evaluation)

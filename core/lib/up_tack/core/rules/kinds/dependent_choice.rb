@@ -66,26 +66,21 @@ module UpTack
           def names(table) = [field, *key_parts, *(@parts["formula"] ? formula_names(table) : [])].uniq
 
           def words(table)
-            return "by #{table.field(@parts["by"]).label}" if mapped?
+            return Wording["by %{field}", field: table.field(@parts["by"]).label] if mapped?
 
-            "where #{Expression::Humanizer.new(table.scope).humanize(tree)}"
+            Wording["where %{words}", words: Expression::Humanizer.new(table.scope).humanize(tree)]
           end
 
           def sentence(table)
-            ends = {
-              "clear" => "a choice that no longer fits is cleared",
-              "keep" => "a choice that no longer fits is kept",
-              "refuse" => "a choice that no longer fits is refused"
-            }
-            belonging =
-              if mapped?
-                "offers only choices allowed for #{table.field(@parts["by"]).label}"
-              else
-                what = table.field(field).link? ? "records" : "choices"
-                "offers only #{what} where #{Expression::Humanizer.new(table.scope).condition(tree)}"
-              end
-            "#{table.field(field).label} #{belonging}; #{ends.fetch(otherwise)}."
+            label = table.field(field).label
+            "#{label} #{offered(table)}; #{OTHERWISE_SAID.fetch(otherwise).call}."
           end
+
+          OTHERWISE_SAID = {
+            "clear" => -> { Wording["a choice that no longer fits is cleared"] },
+            "keep" => -> { Wording["a choice that no longer fits is kept"] },
+            "refuse" => -> { Wording["a choice that no longer fits is refused"] }
+          }.freeze
 
           def with_choices(table, renamed)
             return super unless mapped?
@@ -100,11 +95,11 @@ module UpTack
           # @return [String, nil]
           def outcomes(_table)
             ends = {
-              "clear" => ["a choice that no longer fits is cleared", %w[cleared]],
-              "refuse" => ["a choice that does not fit is refused", %w[refused]],
-              "keep" => ["a new choice that does not fit is refused", %w[refused skipped]]
+              "clear" => [Wording["a choice that no longer fits is cleared"], %w[cleared]],
+              "refuse" => [Wording["a choice that does not fit is refused"], %w[refused]],
+              "keep" => [Wording["a new choice that does not fit is refused"], %w[refused skipped]]
             }
-            [["belongs", "an allowed choice passes", %w[passed]], ["stray", *ends.fetch(otherwise)]]
+            [["belongs", Wording["an allowed choice passes"], %w[passed]], ["stray", *ends.fetch(otherwise)]]
           end
 
           def message(_table) = @parts["message"].to_s.strip.empty? ? nil : @parts["message"]
@@ -133,12 +128,16 @@ module UpTack
               def apply(working)
                 value = working.values[field.key]
                 unread = working.unreadable_among([field.key, *reads])
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-                return working.skip(rule, field, "#{field.label} is blank") if value.nil?
+                return working.skip(rule, field, Wording.unread(unread)) if unread
+                return working.skip(rule, field, Wording.blank(field)) if value.nil?
                 if [field.key, *reads].none? { |key| working.changed?(key) }
-                  return working.skip(rule, field, "its fields were not changed")
+                  return working.skip(rule, field, Wording["its fields were not changed"])
                 end
-                return working.pass(rule, field) { "the choice is allowed" } if belongs?(value, working.evaluation)
+                if belongs?(value, working.evaluation)
+                  return working.pass(rule, field) {
+                    Wording["the choice is allowed"]
+                  }
+                end
 
                 turn_away(working, value)
               end
@@ -162,13 +161,14 @@ module UpTack
                   fresh = working.typed?(field.key) && working.changed?(field.key)
                   return refuse(working, value) if fresh
 
-                  return working.skip(rule, field, "kept, although it is no longer allowed")
+                  return working.skip(rule, field, Wording["kept, although it is no longer allowed"])
                 end
                 meant = working.typed?(field.key) && !working.superseded?(field.key, reads)
                 return refuse(working, value) if meant || rule.otherwise == "refuse"
 
-                working.reformat(rule, field, nil, "cleared: “#{working.show(field, value)}” is not available for " \
-                  "this #{Masks::Phrases.to_sentence(labels)}", because: reads)
+                stray = {value: working.show(field, value), parents: Masks::Phrases.to_sentence(labels)}
+                why = Wording["cleared: “%{value}” is not available for this %{parents}", **stray]
+                working.reformat(rule, field, nil, why, because: reads)
               end
 
               def refuse(working, value)
@@ -179,11 +179,24 @@ module UpTack
                     value: working.show(field, value),
                     labels: Masks::Phrases.to_sentence(labels)
                   ]
-                working.refuse(rule, field, text, fields: [field.key, *reads]) { "the choice is not allowed" }
+                working.refuse(rule, field, text, fields: [field.key, *reads]) { Wording["the choice is not allowed"] }
               end
             end
 
           private
+
+          def offered(table)
+            if mapped?
+              return Wording["offers only choices allowed for %{field}", field: table.field(@parts["by"]).label]
+            end
+
+            condition = Expression::Humanizer.new(table.scope).condition(tree)
+            if table.field(field).link?
+              Wording["offers only records where %{condition}", condition: condition]
+            else
+              Wording["offers only choices where %{condition}", condition: condition]
+            end
+          end
 
           # The parent may be calculated, and is then worked out for whoever asks.
           def parent(table) = Expression.compile(@parts["by"], table.scope)

@@ -26,7 +26,7 @@ module UpTack
 
           def words(table)
             other = target(table)
-            "#{other.field(@parts["target_field"]).label} in #{other.label}"
+            Wording["%{field} in %{other}", field: other.field(@parts["target_field"]).label, other: other.label]
           end
 
           def sentence(table) = Messages[
@@ -62,10 +62,11 @@ module UpTack
 
             def call(evaluation)
               value = evaluation.value(field.key)
-              return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+              return Verdict.new(:skipped, Wording.blank(field)) if value.nil?
 
               found = evaluation.context.records.having(target, {key => value}, regard_case: false).first
-              found ? Verdict.new(:passed, "##{found} has it") : Verdict.new(:refused, "no record has it")
+              found ? Verdict.new(:passed,
+                Wording["#%{found} has it", found: found]) : Verdict.new(:refused, Wording["no record has it"])
             end
           end
 

@@ -99,21 +99,19 @@ module UpTack
             return name if name
 
             set_to = sets.map { |set| to_words(table, set["to"]) }.uniq.first(2).join(", ")
-            "#{set_to}#{" while #{in_words(table, "when")}" if @parts["when"]}"
+            return set_to unless @parts["when"]
+
+            Wording["%{value} while %{condition}", value: set_to, condition: in_words(table, "when")]
           end
 
           def sentence(table)
             condition = @parts["when"] && in_words(table, "when")
             both = sets.any? { |set| otherwise?(set) }
-            said =
-              sets.each_with_index.map do |each, index|
-                [
-                  "#{table.field(each["field"]).label} is set to #{in_words(table, "sets.#{index}.to")}",
-                  (" if #{condition}" if condition && both),
-                  (", else to #{in_words(table, "sets.#{index}.else")}" if otherwise?(each))
-                ].join
-              end
-            occasion = "#{occasion(table)}#{" and #{condition}" if condition && !both}"
+            said = sets.each_with_index.map { |set, index| set_words(table, set, index, (condition if both)) }
+            occasion = occasion(table)
+            if condition && !both
+              occasion = Wording["%{occasion} and %{condition}", occasion: occasion, condition: condition]
+            end
             "#{occasion}, #{Masks::Phrases.to_sentence(said)}#{manner}."
           end
 
@@ -135,7 +133,7 @@ module UpTack
                     (compiled(table, expecting: target.kind, part: "sets.#{index}.else") if otherwise?(set))
                   )
                 end,
-              origin: name ? "filled by #{name}" : "filled from #{labels(table)}"
+              origin: origin(table)
             )
           end
 
@@ -168,7 +166,7 @@ module UpTack
               # @param working [Save::SaveState]
               def apply(working)
                 unread = working.unreadable_among(reads - rule.writes)
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, Wording.unread(unread)) if unread
                 return working.skip(rule, field, quiet) unless moved?(working)
 
                 fill(working, condition.nil? || condition.call(working.evaluation) == true)
@@ -198,15 +196,17 @@ module UpTack
                 end
               end
 
-              def quiet =
-                {"made" => "only for new records", "reached" => "its condition did not become true"}.fetch(
-                  rule.event,
-                  "its fields were not changed"
-                )
+              def quiet
+                case rule.event
+                when "made" then Wording["only for new records"]
+                when "reached" then Wording["its condition did not become true"]
+                else Wording["its fields were not changed"]
+                end
+              end
 
               def unmet(evaluation) =
                 Expression::Explanation.explain([condition], evaluation) { |lines|
-                  "condition not met: #{lines.first}"
+                  Wording["condition not met: %{first}", first: lines.first]
                 }
 
               def fill(working, met)
@@ -269,21 +269,41 @@ module UpTack
             ]
           end
 
+          def origin(table)
+            return Wording["filled by %{rule}", rule: name] if name
+
+            Wording["filled from %{fields}", fields: labels(table)]
+          end
+
+          def set_words(table, set, index, condition)
+            said =
+              Wording[
+                "%{field} is set to %{value}",
+                field: table.field(set["field"]).label,
+                value: in_words(table, "sets.#{index}.to")
+              ]
+            said = Wording["%{set} if %{condition}", set: said, condition: condition] if condition
+            return said unless otherwise?(set)
+
+            Wording["%{set}, else to %{value}", set: said, value: in_words(table, "sets.#{index}.else")]
+          end
+
           def occasion(table)
             case event
             when "made"
-              "On a new record"
+              Wording["On a new record"]
             when "reached"
-              "When it becomes true that #{in_words(table, "reaches")}"
+              Wording["When it becomes true that %{words}", words: in_words(table, "reaches")]
             else
-              "When #{Masks::Phrases.to_sentence(triggers(table).map { |key| label(table, key) }, "or")} changes"
+              fields = triggers(table).map { |key| label(table, key) }
+              Wording["When %{fields} changes", fields: Masks::Phrases.to_sentence(fields, "or")]
             end
           end
 
           def labels(table) =
             Masks::Phrases
               .to_sentence((triggers(table) - writes).map { |key| label(table, key) }.first(3))
-              .then { |text| text.empty? ? "a rule" : text }
+              .then { |text| text.empty? ? Wording["a rule"] : text }
 
           def in_words(table, part) = Expression::Humanizer.new(table.scope).humanize(tree(part))
           def to_words(table, text) = Expression::Humanizer.new(table.scope).humanize(Expression.parse(text))

@@ -25,11 +25,22 @@ module UpTack
 
           def words(_table)
             least, most = @parts.values_at("least", "most")
-            return "#{least} characters" if least && least == most
-            return "#{least} to #{most} characters" if least && most
+            return Wording["%{least} characters", least: least] if least && least == most
+            return Wording["%{least} to %{most} characters", least: least, most: most] if least && most
 
-            least ? "#{least} characters or more" : "up to #{most} characters"
+            return Wording["%{least} characters or more", least: least] if least
+
+            Wording["up to %{most} characters", most: most]
           end
+
+          SIDES = {
+            %w[low below] => -> { Wording["shorter than the least"] },
+            %w[low on] => -> { Wording["exactly the least"] },
+            %w[low above] => -> { Wording["longer than the least"] },
+            %w[high below] => -> { Wording["shorter than the most"] },
+            %w[high on] => -> { Wording["exactly the most"] },
+            %w[high above] => -> { Wording["longer than the most"] }
+          }.freeze
 
           def sentence(table) = Messages["rules.length.must_have", field: table.field(field).label, words: words(table)]
 
@@ -41,8 +52,7 @@ module UpTack
                 %w[below on above].map do |side|
                   [
                     "#{part} #{side}",
-                    "#{{"below" => "shorter than", "on" => "exactly", "above" => "longer than"}.fetch(side)} " \
-                      "the #{(part == "low") ? "least" : "most"}",
+                    SIDES.fetch([part, side]).call,
                     [[part, side]]
                   ]
                 end
@@ -58,7 +68,7 @@ module UpTack
 
               def call(evaluation)
                 value = evaluation.value(field.key)
-                return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+                return Verdict.new(:skipped, Wording.blank(field)) if value.nil?
 
                 length = value.grapheme_clusters.length
                 evaluation.probe&.then do |probe|
@@ -67,7 +77,9 @@ module UpTack
                   end
                 end
                 state = ((least && length < least) || (most && length > most)) ? :refused : :passed
-                Verdict.new(state, "it has #{length} #{(length == 1) ? "character" : "characters"}")
+                counted =
+                  (length == 1) ? Wording["it has 1 character"] : Wording["it has %{count} characters", count: length]
+                Verdict.new(state, counted)
               end
             end
 

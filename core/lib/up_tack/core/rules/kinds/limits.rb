@@ -28,18 +28,16 @@ module UpTack
           def fields(table) = reads(table)
 
           def words(table)
-            low, high = %w[low high].map { |part|
-              @parts[part] && Expression::Humanizer.new(table.scope).humanize(tree(part))
-            }
-            return "#{low} to #{high}" if low && high
+            low, high = ends_in_words(table)
+            return Wording["%{low} to %{high}", low: low, high: high] if low && high
 
-            low ? "#{low} or more" : "#{high} or less"
+            low ? Wording["%{low} or more", low: low] : Wording["%{high} or less", high: high]
           end
 
           def sentence(table)
-            between = words(table)
-            between = "between #{between.sub(" to ", " and ")}" if ends.length == 2
-            Messages["rules.all.must_be", field: table.field(field).label, words: between]
+            low, high = ends_in_words(table)
+            within = (low && high) ? Wording["between %{low} and %{high}", low: low, high: high] : words(table)
+            Messages["rules.all.must_be", field: table.field(field).label, words: within]
           end
 
           # Either end has three sides.
@@ -49,7 +47,7 @@ module UpTack
                 %w[below on above].map do |side|
                   [
                     "#{part} #{side}",
-                    "#{(side == "on") ? "exactly on" : side} the #{(part == "low") ? "minimum" : "maximum"}",
+                    SIDES.fetch([part, side]).call,
                     [[part, side]]
                   ]
                 end
@@ -92,7 +90,7 @@ module UpTack
 
               def call(evaluation)
                 value = evaluation.value(field.key)
-                return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+                return Verdict.new(:skipped, Wording.blank(field)) if value.nil?
 
                 least = low&.call(evaluation)
                 most = high&.call(evaluation)
@@ -102,19 +100,42 @@ module UpTack
                   end
                 end
                 if least && value < least
-                  return Verdict.new(:refused, ->(_) { "#{field.show(value)} is below #{field.show(least)}" })
+                  return Verdict.new(:refused, ->(_) {
+                    Wording["%{value} is below %{limit}", value: field.show(value), limit: field.show(least)]
+                  })
                 end
                 if most && value > most
-                  return Verdict.new(:refused, ->(_) { "#{field.show(value)} is above #{field.show(most)}" })
+                  return Verdict.new(:refused, ->(_) {
+                    Wording["%{value} is above %{limit}", value: field.show(value), limit: field.show(most)]
+                  })
                 end
-                return Verdict.new(:skipped, "its limit is blank") if (low && least.nil?) || (high && most.nil?)
+                if (low && least.nil?) || (high && most.nil?)
+                  return Verdict.new(:skipped,
+                    Wording["its limit is blank"])
+                end
 
                 @passed ||=
-                  Verdict.new(:passed, ->(seen) { "#{field.show(seen.value(field.key))} is within them" }).freeze
+                  Verdict.new(:passed, ->(seen) {
+                    Wording["%{value} is within them", value: field.show(seen.value(field.key))]
+                  }).freeze
               end
             end
 
+          SIDES = {
+            %w[low below] => -> { Wording["below the minimum"] },
+            %w[low on] => -> { Wording["exactly on the minimum"] },
+            %w[low above] => -> { Wording["above the minimum"] },
+            %w[high below] => -> { Wording["below the maximum"] },
+            %w[high on] => -> { Wording["exactly on the maximum"] },
+            %w[high above] => -> { Wording["above the maximum"] }
+          }.freeze
+
           private
+
+          # @return [Array<String, nil>] both ends in words
+          def ends_in_words(table)
+            %w[low high].map { |part| @parts[part] && Expression::Humanizer.new(table.scope).humanize(tree(part)) }
+          end
 
           # @return [Object, nil, Symbol] what an end always comes to; nil for none, :open where that changes
           def fixed_end(table, part)

@@ -46,7 +46,8 @@ module UpTack
             table.fields.map(&:key).reject { |key| table.worked_out?(key) || table.rule_owned?(key) }
           end
 
-          def words(table) = "#{"all " if whole?}locked#{while_words(table)}#{except}"
+          def words(table) =
+            "#{whole? ? Wording["all locked"] : Wording["locked"]}#{while_words(table)}#{except}"
 
           def sentence(table)
             if whole?
@@ -83,18 +84,21 @@ module UpTack
           Test =
             Struct.new(:fields, :formula, :role, keyword_init: true) do
               def call(evaluation)
-                return Verdict.new(:skipped, "the record is new") if evaluation.new?
+                return Verdict.new(:skipped, Wording["the record is new"]) if evaluation.new?
 
                 changed = fields.find { |field| evaluation.value(field.key) != evaluation.old[field.key] }
-                return Verdict.new(:passed, "its fields were not changed") unless changed
-                return Verdict.new(:passed, "a #{role} may") if role && evaluation.context.person.role == role
+                return Verdict.new(:passed, Wording["its fields were not changed"]) unless changed
+                if role && evaluation.context.person.role == role
+                  return Verdict.new(:passed,
+                    Wording["a %{role} may", role: Wording[role]])
+                end
                 return Verdict.new(:passed, "it is not locked") unless formula.call(evaluation.before) == true
 
                 Verdict.new(
                   :refused,
                   ->(seen) do
                     Expression::Explanation.explain([formula], seen.before) do |lines|
-                      "#{changed.label} is changed, and #{lines.first}"
+                      Wording["%{changed} is changed, and %{first}", changed: changed.label, first: lines.first]
                     end
                   end
                 )
@@ -103,7 +107,9 @@ module UpTack
 
           private
 
-          def except = @parts["except_role"] ? ", except by a #{@parts["except_role"]}" : ""
+          def except
+            @parts["except_role"] ? Wording[", except by a %{role}", role: Wording[@parts["except_role"]]] : ""
+          end
 
           def own_problems(table)
             found = []

@@ -82,11 +82,11 @@ module UpTack
               *((event == "reached") ? formula_names(table, part: "when") : [])
             ].uniq
 
-          def words(table) = "a line when #{event_words(table)}"
+          def words(table) = Wording["a line when %{event}", event: event_words(table)]
 
           def sentence(table)
             line = Expression::Humanizer.new(table.scope).humanize(tree)
-            back = "; the box is cleared again automatically" if event == "ticked"
+            back = Wording["; the box is cleared again automatically"] if event == "ticked"
             Messages[
               "rules.log_line.when_gets_line",
               event_words: event_words(table),
@@ -96,7 +96,9 @@ module UpTack
             ]
           end
 
-          def outcomes(_table) = [["acts", "a line is written", %w[set]], ["idle", "no line is written", %w[skipped]]]
+          def outcomes(_table)
+            [["acts", Wording["a line is written"], %w[set]], ["idle", Wording["no line is written"], %w[skipped]]]
+          end
 
           def compile(table)
             Compiled.new(
@@ -115,11 +117,11 @@ module UpTack
             Struct.new(:rule, :field, :tick, :watched, :condition, :formula, :origin, keyword_init: true) do
               # @param working [Save::SaveState]
               def apply(working)
-                return working.skip(rule, field, "kept as it was") if working.restoring?
+                return working.skip(rule, field, Wording["kept as it was"]) if working.restoring?
 
                 unread = working.unreadable_among(formula.reads + (condition ? condition.reads : []))
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-                return working.skip(rule, field, "that did not happen") unless happened?(working)
+                return working.skip(rule, field, Wording.unread(unread)) if unread
+                return working.skip(rule, field, Wording["that did not happen"]) unless happened?(working)
 
                 write(working)
               end
@@ -181,10 +183,11 @@ module UpTack
           def event_words(table)
             case event
             when "ticked"
-              "#{table.field(tick).label} is ticked"
+              Wording["%{field} is ticked", field: table.field(tick).label]
             when "changed"
               watched = watch.map { |key| table.field(key).label }
-              "#{watched.empty? ? "any field" : Masks::Phrases.to_sentence(watched, "or")} changes"
+              fields = watched.empty? ? Wording["any field"] : Masks::Phrases.to_sentence(watched, "or")
+              Wording["%{fields} changes", fields: fields]
             else
               Expression::Humanizer.new(table.scope).condition(tree("when"))
             end

@@ -77,14 +77,14 @@ module UpTack
 
           # A number that a rule gives is never half typed.
           def outcomes(table)
-            fits = ["fits", "the input has the format", %w[set passed]]
+            fits = ["fits", Wording["the input has the format"], %w[set passed]]
             return [fits] if table.rule_owned?(field)
 
             [
               fits,
               [
                 "unfit",
-                clears? ? "what is half typed is cleared" : "other input is refused",
+                clears? ? Wording["what is half typed is cleared"] : Wording["other input is refused"],
                 clears? ? %w[cleared] : %w[refused]
               ]
             ]
@@ -104,16 +104,17 @@ module UpTack
               # @param working [Save::SaveState]
               def apply(working)
                 value = working.values[field.key]
-                return working.skip(rule, field, "#{field.label} can't be read yet") if working.unreadable?(field.key)
-                return working.skip(rule, field, "#{field.label} is blank") if value.nil?
+                return working.skip(rule, field, Wording.unread(field)) if working.unreadable?(field.key)
+                return working.skip(rule, field, Wording.blank(field)) if value.nil?
                 if rule.lets_old? && !working.new? && !working.changed?(field.key)
-                  return working.skip(rule, field, "not changed")
+                  return working.skip(rule, field, Wording["not changed"])
                 end
 
                 found = mask.fit(value)
                 return write_formatted(working, value, found.text) if found.complete
                 if rule.clears? && found.half
-                  return working.reformat(rule, field, nil, "cleared, since it was half typed: #{found.message}")
+                  return working.reformat(rule, field, nil,
+                    Wording["cleared, since it was half typed: %{message}", message: found.message])
                 end
 
                 working.refuse(
@@ -127,9 +128,9 @@ module UpTack
               private
 
               def write_formatted(working, value, text)
-                return working.pass(rule, field) { "it has this format" } if text == value
+                return working.pass(rule, field) { Wording["it has this format"] } if text == value
 
-                working.reformat(rule, field, text, "formatted by its mask")
+                working.reformat(rule, field, text, Wording["formatted by its mask"])
               end
             end
 

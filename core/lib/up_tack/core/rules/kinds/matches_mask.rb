@@ -20,7 +20,7 @@ module UpTack
 
           def reads(_table) = [field]
           def mask = @mask ||= Masks.read(@parts["mask"].to_s)
-          def words(_table) = "written as #{mask.words}"
+          def words(_table) = Wording["written as %{words}", words: mask.words]
           def sentence(table) = Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
           def test(table) = Test.new(field: table.field(field), mask: mask)
 
@@ -30,11 +30,11 @@ module UpTack
 
             def call(evaluation)
               value = evaluation.value(field.key)
-              return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+              return Verdict.new(:skipped, Wording.blank(field)) if value.nil?
 
-              return Verdict.new(:passed, "it has this format") if mask.fits?(value)
+              return Verdict.new(:passed, Wording["it has this format"]) if mask.fits?(value)
 
-              Verdict.new(:refused, "it has another format")
+              Verdict.new(:refused, Wording["it has another format"])
             end
           end
 

@@ -71,13 +71,19 @@ module UpTack
           def reads(table) = (formula_reads(table) + (series? ? formula_reads(table, part: "series") : [])).uniq
           def writes = [field]
           def names(table) = [field, *formula_names(table), *(series? ? formula_names(table, part: "series") : [])].uniq
-          def words(table) = "#{in_words(table)}#{", restarting for each #{in_words(table, "series")}" if series?}"
+
+          def words(table)
+            words = in_words(table)
+            return words unless series?
+
+            Wording["%{number}, restarting for each %{series}", number: words, series: in_words(table, "series")]
+          end
 
           def sentence(table)
             more = [
-              ("restarts for each #{in_words(table, "series")}" if series?),
-              ("starts at #{start}" unless start == 1),
-              ("increases by #{step}" unless step == 1)
+              (Wording["restarts for each %{words}", words: in_words(table, "series")] if series?),
+              (Wording["starts at %{start}", start: start] unless start == 1),
+              (Wording["increases by %{step}", step: step] unless step == 1)
             ].compact
             Messages[
               "rules.number.is_number_given_when_record_is_first",
@@ -110,7 +116,7 @@ module UpTack
               # @param working [Save::SaveState]
               def apply(working)
                 unread = working.unreadable_among(reads)
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, Wording.unread(unread)) if unread
                 return keep(working) if working.number_supplied?(field.key)
                 return follow(working) if rule.follow? && !working.values[field.key].nil? && !working.new?
                 return working.skip(rule, field, "the number was already used") unless working.values[field.key].nil?
@@ -174,7 +180,10 @@ module UpTack
                 end
 
                 working.counters.take(counting, count, text)
-                working.number(rule, field, value_of(text)) { "#{"#{key}: " if series}count #{count}" }
+                working.number(rule, field, value_of(text)) {
+                  counted = Wording["count %{count}", count: count]
+                  series ? "#{key}: #{counted}" : counted
+                }
               end
 
               # The next count whose number nobody has had.
@@ -217,7 +226,9 @@ module UpTack
 
                 key, count = series_and_count(working.evaluation, text)
                 working.counters.keep(counting(key || ""), count, text)
-                working.pass(rule, field) { count ? "kept; counting continues after #{count}" : "kept" }
+                working.pass(rule, field) {
+                  count ? Wording["kept; counting continues after %{count}", count: count] : Wording["kept"]
+                }
               end
 
               # Letters that changed since the number was given are written anew.

@@ -28,7 +28,7 @@ module UpTack
 
           def words(table)
             shown = listed(table).first(SHOWN).map { |value| table.field(field).show(value) }.join(", ")
-            "one of #{shown}#{", …" if listed(table).length > SHOWN}"
+            Wording["one of %{values}", values: (listed(table).length > SHOWN) ? "#{shown}, …" : shown]
           end
 
           def sentence(table) = Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
@@ -51,7 +51,7 @@ module UpTack
 
               def call(evaluation)
                 value = evaluation.value(field.key)
-                return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+                return Verdict.new(:skipped, Wording.blank(field)) if value.nil?
 
                 value = Unicode.folded(value) if value.is_a?(String)
                 if values.include?(value)

@@ -22,7 +22,7 @@ module UpTack
 
           def reads(table) = [field, *condition_reads(table)].uniq
           def fields(table) = reads(table)
-          def words(table) = "required#{while_words(table)}"
+          def words(table) = "#{Wording["required"]}#{while_words(table)}"
 
           def sentence(table) = Messages[
             "rules.required.must_be_filled", field: table.field(field).label, while_words: while_words(table)
@@ -40,19 +40,19 @@ module UpTack
 
               def call(evaluation)
                 return FILLED unless evaluation.value(field.key).nil?
-                return Verdict.new(:refused, "it is blank") unless formula
+                return Verdict.new(:refused, Wording["it is blank"]) unless formula
                 if formula.call(evaluation)
                   return Verdict.new(
                     :refused,
                     ->(seen) {
                       Expression::Explanation.explain([formula], seen) { |lines|
-                        "it is blank, and #{lines.first}"
+                        Wording["it is blank, and %{first}", first: lines.first]
                       }
                     }
                   )
                 end
 
-                Verdict.new(:passed, "it may be blank now")
+                Verdict.new(:passed, Wording["it may be blank now"])
               end
             end
 

@@ -80,13 +80,18 @@ module UpTack
           def names(table) = [field, *watch, *(reached? ? formula_names(table, part: "when") : [])].uniq
 
           def words(table)
+            by = person?(table)
             case event
-            when "made"
-              person?(table) ? "created by" : "created on"
+            when "made" then by ? Wording["created by"] : Wording["created on"]
             when "changed"
-              "last changed #{person?(table) ? "by" : "on"}#{of_watched(table)}"
+              "#{by ? Wording["last changed by"] : Wording["last changed on"]}#{of_watched(table)}"
             else
-              "#{last? ? "last" : "first"} time that #{condition_words(table)}"
+              condition = condition_words(table)
+              if last?
+                Wording["last time that %{condition}", condition: condition]
+              else
+                Wording["first time that %{condition}", condition: condition]
+              end
             end
           end
 
@@ -112,7 +117,7 @@ module UpTack
               # @param working [Save::SaveState]
               def apply(working)
                 if working.restoring? && !working.values[field.key].nil?
-                  return working.skip(rule, field, "kept as it was")
+                  return working.skip(rule, field, Wording["kept as it was"])
                 end
 
                 case rule.event
@@ -136,12 +141,13 @@ module UpTack
               private
 
               def changed(working)
-                watched.changed_in?(working) ? press(working) : working.skip(rule, field, "its fields were not changed")
+                watched.changed_in?(working) ? press(working) : working.skip(rule, field,
+                  Wording["its fields were not changed"])
               end
 
               def reached(working)
                 unread = working.unreadable_among(condition.reads)
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, Wording.unread(unread)) if unread
 
                 holds = condition.call(working.evaluation) == true
                 held = !working.new? && condition.call(working.evaluation_before) == true
@@ -176,33 +182,63 @@ module UpTack
           private
 
           def what(table)
-            changed = watch.empty? ? "the record" : watched_labels(table)
-            if person?(table)
-              {"made" => "person who created the record", "changed" => "person who last changed #{changed}"}.fetch(
-                event
-              ) { "person who #{last? ? "last" : "first"} made #{became(table, "become")}" }
+            changed = watch.empty? ? nil : watched_labels(table)
+            return who(table, changed) if person?(table)
+
+            day = table.field(field).day? ? Wording["date"] : Wording["date and time"]
+            case event
+            when "made" then Wording["%{day} when the record was created", day: day]
+            when "changed"
+              last = Wording["%{day} of the last change", day: day]
+              changed ? Wording["%{last} of %{fields}", last: last, fields: changed] : last
+            else Wording["%{day} when %{became}", day: day, became: became(table)]
+            end
+          end
+
+          def who(table, changed)
+            case event
+            when "made" then Wording["person who created the record"]
+            when "changed"
+              Wording["person who last changed %{fields}", fields: changed || Wording["the record"]]
             else
-              day = table.field(field).day? ? "date" : "date and time"
-              {
-                "made" => "#{day} when the record was created",
-                "changed" => "#{day} of the last change#{" of #{changed}" unless watch.empty?}"
-              }.fetch(event) { "#{day} when #{became(table, "became")}" }
+              become = become(table)
+              if last?
+                Wording["person who last made %{become}", become: become]
+              else
+                Wording["person who first made %{become}", become: become]
+              end
             end
           end
 
           # "Stage first became “Collected”", or with other conditions that it became true.
-          def became(table, verb)
-            time = last? ? "last " : "first "
-            condition = tree("when")
-            words = Expression::Humanizer.new(table.scope)
-            if condition.is_a?(Expression::Nodes::Comparison) && condition.sign == "=" &&
-                condition.left.is_a?(Expression::Nodes::Field)
-              value = words.humanize(condition.right)
-              subject = words.humanize(condition.left)
-              return (verb == "became") ? "#{subject} #{time}became #{value}" : "#{subject} become #{value}"
-            end
+          def became(table)
+            subject, value = equated(table)
+            if subject
+              return Wording["%{subject} last became %{value}", subject: subject, value: value] if last?
 
-            "it #{time if verb == "became"}#{verb} true that #{condition_words(table)}"
+              return Wording["%{subject} first became %{value}", subject: subject, value: value]
+            end
+            condition = condition_words(table)
+            return Wording["it last became true that %{condition}", condition: condition] if last?
+
+            Wording["it first became true that %{condition}", condition: condition]
+          end
+
+          def become(table)
+            subject, value = equated(table)
+            return Wording["%{subject} become %{value}", subject: subject, value: value] if subject
+
+            Wording["it become true that %{condition}", condition: condition_words(table)]
+          end
+
+          # @return [Array<String>, nil] both sides of a condition that a field equals something
+          def equated(table)
+            condition = tree("when")
+            return unless condition.is_a?(Expression::Nodes::Comparison) && condition.sign == "=" &&
+              condition.left.is_a?(Expression::Nodes::Field)
+
+            words = Expression::Humanizer.new(table.scope)
+            [condition.left, condition.right].map { |side| words.humanize(side) }
           end
 
           def reached? = event == "reached"

@@ -91,24 +91,35 @@ module UpTack
           def writes = clears? ? [field] : []
           def fields(table) = [field, *reads(table)].uniq
           def names(table) = [field, *formula_names(table, part: "when")].uniq
-          def words(table) = "#{WORDS.fetch(state)} when #{condition_words(table)}"
 
-          def sentence(table)
-            says = {
-              "shown" => "is visible only when",
-              "enabled" => "is editable only when",
-              "required" => "is required when",
-              "read_only" => "can't be edited when"
-            }.fetch(state)
-            ends = [("otherwise it is cleared" if clears?), ("also for imports and the API" if enforced?)].compact
-            "#{table.field(field).label} #{says} #{condition_words(table)}#{"; #{ends.join(", ")}" if ends.any?}."
+          def words(table)
+            Wording["%{state} when %{condition}", state: Wording[WORDS.fetch(state)], condition: condition_words(table)]
           end
 
+          def sentence(table)
+            said =
+              SENTENCES.fetch(state).call(field: table.field(field).label, condition: condition_words(table))
+            ends =
+              [
+                (Wording["otherwise it is cleared"] if clears?),
+                (Wording["also for imports and the API"] if enforced?)
+              ].compact
+            "#{said}#{"; #{ends.join(", ")}" if ends.any?}."
+          end
+
+          SENTENCES = {
+            "shown" => ->(**gaps) { Wording["%{field} is visible only when %{condition}", **gaps] },
+            "enabled" => ->(**gaps) { Wording["%{field} is editable only when %{condition}", **gaps] },
+            "required" => ->(**gaps) { Wording["%{field} is required when %{condition}", **gaps] },
+            "read_only" => ->(**gaps) { Wording["%{field} can't be edited when %{condition}", **gaps] }
+          }.freeze
+
           def outcomes(_table)
-            says = WORDS.fetch(state)
-            found = [["holds", "the field is #{says}", %w[holds]], ["not", "the field is not #{says}", %w[not]]]
-            found << ["cleared", "its value is cleared", %w[cleared]] if clears?
-            found << ["refused", "it refuses a value entered anyway", %w[refused]] if enforced?
+            says = Wording[WORDS.fetch(state)]
+            found = [["holds", Wording["the field is %{says}", says: says], %w[holds]],
+              ["not", Wording["the field is not %{says}", says: says], %w[not]]]
+            found << ["cleared", Wording["its value is cleared"], %w[cleared]] if clears?
+            found << ["refused", Wording["it refuses a value entered anyway"], %w[refused]] if enforced?
             found
           end
 
@@ -137,10 +148,10 @@ module UpTack
               # Refuses what goes against it.
               # @param working [Save::SaveState]
               def apply(working)
-                return working.skip(rule, field, "for forms alone") unless rule.enforced? || rule.clears?
+                return working.skip(rule, field, Wording["for forms alone"]) unless rule.enforced? || rule.clears?
 
                 unread = working.unreadable_among(reads)
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, Wording.unread(unread)) if unread
 
                 evaluation = working.evaluation
                 unless against?(working, met?(evaluation))
@@ -176,7 +187,7 @@ module UpTack
                 field = compiled.field
                 reads = compiled.reads
                 unread = working.unreadable_among(reads)
-                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, Wording.unread(unread)) if unread
                 return if working.values[field.key].nil? || [field.key, *reads].none? { |key| working.changed?(key) }
                 return if compiled.met?(working.evaluation)
                 if working.typed?(field.key) && working.changed?(field.key) &&
@@ -184,7 +195,8 @@ module UpTack
                   return
                 end
 
-                working.reformat(rule, field, nil, "cleared: not #{WORDS.fetch(rule.state)} now", because: reads)
+                working.reformat(rule, field, nil,
+                  Wording["cleared: not %{state} now", state: Wording[WORDS.fetch(rule.state)]], because: reads)
               end
             end
 

@@ -47,7 +47,10 @@ module UpTack
 
           def suggests? = @parts["mode"] == "suggest"
           def writes = [field]
-          def words(_table) = "#{"suggested: " if suggests?}#{Tidying.words(steps)}"
+
+          def words(_table)
+            suggests? ? Wording["suggested: %{steps}", steps: Tidying.words(steps)] : Tidying.words(steps)
+          end
 
           def sentence(table) =
             Messages[
@@ -57,7 +60,7 @@ module UpTack
             ]
 
           def outcomes(_table) =
-            suggests? ? [["idle", "it only suggests, and leaves a record as it is", %w[skipped]]] : super
+            suggests? ? [["idle", Wording["it only suggests, and leaves a record as it is"], %w[skipped]]] : super
 
           def compile(table) = Compiled.new(rule: self, field: table.field(field))
 
@@ -71,15 +74,15 @@ module UpTack
               value = working.values[field.key]
               if value.nil? || working.unreadable?(field.key)
                 return working.skip(rule, field,
-                  "#{field.label} is blank")
+                  Wording.blank(field))
               end
-              return working.skip(rule, field, "only suggested") if rule.suggests?
-              return working.skip(rule, field, "restored as it was") if working.restoring_values?
-              return working.skip(rule, field, "it is not changed") unless working.changed?(field.key)
+              return working.skip(rule, field, Wording["only suggested"]) if rule.suggests?
+              return working.skip(rule, field, Wording["restored as it was"]) if working.restoring_values?
+              return working.skip(rule, field, Wording["it is not changed"]) unless working.changed?(field.key)
 
               tidied = rule.run(value)
               (tidied == value) ? working.skip(rule, field,
-                "it is tidy") : working.reformat(rule, field, tidied, "tidied")
+                Wording["it is tidy"]) : working.reformat(rule, field, tidied, Wording["tidied"])
             end
           end
         end

@@ -36,11 +36,11 @@ module UpTack
           def reach(_table) = 2
           def reads(table) = [*keys, *condition_reads(table)].uniq
           def fields(_table) = keys
-          def words(table) = "unique#{together(table)}#{while_words(table)}"
+          def words(table) = "#{Wording["unique"]}#{together(table)}#{while_words(table)}"
 
           def sentence(table)
             labels = Masks::Phrases.to_sentence(keys.map { |key| table.field(key).label })
-            labels = "#{labels} together" if keys.length > 1
+            labels = Wording["%{labels} together", labels: labels] if keys.length > 1
             Messages["common.no_two_records_have_same", field: labels, folded: while_words(table)]
           end
 
@@ -61,8 +61,8 @@ module UpTack
 
               def call(evaluation)
                 values = keys.to_h { |key| [key, evaluation.value(key)] }
-                return Verdict.new(:skipped, "#{table.field(values.key(nil)).label} is blank") if apart?(values)
-                return Verdict.new(:skipped, "it is not compared now") unless counts?(evaluation)
+                return Verdict.new(:skipped, Wording.blank(table.field(values.key(nil)))) if apart?(values)
+                return Verdict.new(:skipped, Wording["it is not compared now"]) unless counts?(evaluation)
 
                 other =
                   evaluation
@@ -70,12 +70,10 @@ module UpTack
                     .records
                     .having(table.key, values, regard_case: regard_case)
                     .find { |id| id != evaluation.id && counted?(evaluation, id) }
-                return Verdict.new(:passed, "no other record has it") unless other
+                return Verdict.new(:passed, Wording["no other record has it"]) unless other
 
-                Verdict.new(
-                  :refused,
-                  "#{evaluation.context.records.title(table.key, other) || "another record"} (##{other}) has it"
-                )
+                title = evaluation.context.records.title(table.key, other) || Wording["another record"]
+                Verdict.new(:refused, Wording["%{title} (#%{number}) has it", title: title, number: other])
               end
 
               # @return [Object, nil] what records share when they are the same; nil for one that is not compared
@@ -112,10 +110,8 @@ module UpTack
           private
 
           def together(table)
-            others = keys.drop(1)
-            others.empty? ? "" : " together with #{Masks::Phrases.to_sentence(others.map { |key|
-              table.field(key).label
-            })}"
+            others = keys.drop(1).map { |key| table.field(key).label }
+            others.empty? ? "" : Wording[" together with %{fields}", fields: Masks::Phrases.to_sentence(others)]
           end
 
           def own_problems(table)
