@@ -25,7 +25,8 @@ RSpec.describe "The guide" do
   it "has a picture on every page, and a page for every kind of rule and every question mark" do
     bare = pages.reject { |name, text| name == "README.md" || text.match?(/!\[.{10,}\]\(pictures\//) }
     expect(bare.keys).to eq([])
-    asked = Dir["#{root}/ui/src/**/*.tsx"].flat_map { |file| File.read(file).scan(/(?:<HelpLink page|guide)="([^"]+)"/) }
+    mark = /(?:<HelpLink page|guide)="([^"]+)"/
+    asked = Dir["#{root}/ui/src/**/*.tsx"].flat_map { |file| File.read(file).scan(mark) }
     wanted = asked.flatten + UpTack::Core::Rules.all.values.map(&:guide)
     expect(wanted.length).to be > 30
     expect(wanted.uniq - pages.keys.map { |name| File.basename(name, ".md") }).to eq([])

@@ -14,34 +14,93 @@ RSpec.describe "The made-up language" do
     UpTack::Core::Messages.language = "en"
   end
 
-  kinds = UpTack::Core::Rules.all.keys
-  views = %w[rules forms forms/3 records bench history history?of=design history?of=everything map tidy import]
-  pages = ["/", "/people", "/backups", "/outbox", "/api", "/language", "/sheet", "/import", "/guide", "/nowhere"]
+  def said(label) = UpTack::Core::MadeUpLanguage.text(label)
 
-  it "is all that stands on every screen" do
+  # A rule of each kind that the demo has, opened beside the board.
+  def rules
+    all = workspace.project.tables.flat_map { |table| table.rules.map { |rule| [table.key, rule] } }
+    all.uniq { |_, rule| rule.kind }.map { |table, rule| "/t/#{table}/rules?rule=#{rule.id}" }
+  end
+
+  def screens
+    views = %w[
+      rules rules?field=maker rules?field=received rules?field=firing rules?settings=yes forms forms/3 records bench
+      history history?of=design history?of=everything map tidy import
+    ]
+    design = "/t/pieces/forms/design/#{workspace.table("pieces").forms.first.id}"
+    [
+      *rules, *views.map { |view| "/t/pieces/#{view}" }, "/t/orders/forms/12", design, "/", "/people", "/backups",
+      "/outbox", "/api", "/language", "/sheet", "/import", "/guide", "/nowhere"
+    ]
+  end
+
+  # What opens on a screen: the buttons that open it, or the keys.
+  OPENED = {
+    "/t/pieces/rules" => [["Legend"]],
+    "/t/pieces/records" => [["Filter"], ["Export"], ["Columns"]],
+    "/t/pieces/bench" => [["Suggest edge cases"], ["Sample records"], ["Save as proof"]],
+    "/" => [["Project file"], ["You"], [[:control, "k"]], ["?"]],
+    "/people" => [["Add a person"]]
+  }.freeze
+
+  def open(*steps)
+    steps.each do |step|
+      next press(step) unless step.is_a?(String) && step.length > 1
+
+      find(:button, said(step), match: :first).click
+    end
+    page.driver.wait_for_network_idle
+  end
+
+  # @return [Array<String>] what is wrong with the page as it stands, in both widths
+  def faults
+    plain = hard_wired(@known, @logged).map { |text| "plain: #{text.inspect}" }
+    cut =
+      [1280, 400].flat_map do |width|
+        page.driver.resize(width, 800)
+        cut_labels.map { |text| "cut off at #{width}: #{text.inspect}" }
+      end
+    page.driver.resize(1280, 800)
+    plain + cut
+  end
+
+  def go_to(path)
+    visit path
+    expect(page).to have_css("h1, aside h2")
+    expect(page).to have_no_css("[role=status]", text: /#{said("Loading")}/)
+    page.driver.wait_for_network_idle
+  end
+
+  before do
+    @logged = workspace.project.tables.flat_map { |table| [table.label, *table.fields.map(&:label)] }
     disguise
-    known = vocabulary
+    @known = vocabulary
+  end
+
+  it "is all that stands on every screen, and fits" do
     found = {}
-    look = lambda do |path|
-      visit path
-      page.has_no_css?("[role=status]", text: "Łóóá")
-      page.driver.wait_for_network_idle
-      hard_wired(known).each { |text| (found[text] ||= []) << path }
+    note = ->(place) { faults.each { |fault| (found[fault] ||= []) << place } }
+    screens.each do |path|
+      go_to(path)
+      note.call(path)
     end
-    rules = workspace.project.tables.flat_map { |table| table.rules.map { |rule| [table.key, rule] } }
-    kinds.each do |kind|
-      table, rule = rules.find { |_, each| each.kind == kind }
-      look.call("/t/#{table}/rules?rule=#{rule.id}") if rule
+    OPENED.each do |path, ways|
+      ways.each do |steps|
+        go_to(path)
+        open(*steps)
+        note.call("#{path}, #{steps.inspect}")
+      end
     end
-    views.each { |view| look.call("/t/pieces/#{view}") }
-    look.call("/t/pieces/rules?field=maker")
-    look.call("/t/pieces/rules?field=received")
-    look.call("/t/pieces/rules?field=firing")
-    look.call("/t/pieces/rules?settings=yes")
-    look.call("/t/pieces/forms/design/#{workspace.table("pieces").forms.first.id}")
-    look.call("/t/orders/forms/12")
-    pages.each { |path| look.call(path) }
-    report = found.map { |text, paths| "#{text.inspect}  (#{paths.first}#{" and #{paths.length - 1} more" if paths.length > 1})" }
+    report = found.map { |fault, places| "#{fault} (#{places.first}, #{places.length} in all)" }
     expect(report).to be_empty, report.join("\n")
+  end
+
+  it "notices a word in plain letters, and a label that is cut off" do
+    go_to("/people")
+    execute_script(<<~JS)
+      document.querySelector("h1").insertAdjacentHTML("afterend",
+        "<p>Sieve the glaze</p><button style='width: 4rem; overflow: hidden; white-space: nowrap'>ÁÉÍÓÚ ÁÉÍÓÚ ÁÉÍÓÚ</button>");
+    JS
+    expect(faults.join).to include("Sieve the glaze").and include("cut off at 1280: \"ÁÉÍÓÚ")
   end
 end

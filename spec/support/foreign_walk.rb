@@ -13,7 +13,7 @@ module ForeignWalk
   LETTERS = [*"a".."z", *"A".."Z"].join.freeze
   GREEK = "αβχδεφγηιξκλμνοπθρστυϐωϗψζΑΒΧΔΕΦΓΗΙΞΚΛΜΝΟΠΘΡΣΤΥϴΩϏΨΖ"
   # Parts of a design that builders word themselves.
-  WORDED = %w[label one note name message hint].freeze
+  WORDED = %w[label one note name message hint group reverse yes no blank title].freeze
 
   # Writes all words of the design that builders chose in Greek letters, so that no word of ours passes for theirs.
   def disguise
@@ -33,12 +33,17 @@ module ForeignWalk
     literals = JSON.generate(project.attributes).scan(/\\"([^"\\]*)\\"/)
     dates = [*Date::ABBR_DAYNAMES, *Date::ABBR_MONTHNAMES, *Date::MONTHNAMES, *Date::DAYNAMES]
     people = UpTack::Store::Person.pluck(:name, :email, :sign_in)
-    words = [texts, literals, dates, people, NAMES].flatten.compact.join(" ").downcase
+    formulas = project.tables.flat_map { |table| table.filters.map(&:formula) }
+    started = UpTack::Store::Revision.order(:id).first.summary
+    words = [texts, literals, dates, people, formulas, started, project.conventions.time_zone,
+      NAMES].flatten.compact.join(" ").downcase
     words.scan(/[a-z]+/).to_h { |word| [word, true] }
   end
 
+  # @param known [Hash{String=>true}] words of the data
+  # @param phrases [Array<String>] what the log calls fields, as they were called then
   # @return [Array<String>] texts of the page with words that are in no catalogue
-  def hard_wired(known)
+  def hard_wired(known, phrases = [])
     texts = page.evaluate_script(<<~JS)
       (() => {
         const skipped = (node) => node.closest(#{UNTRANSLATED.to_json});
@@ -56,15 +61,31 @@ module ForeignWalk
         return found;
       })()
     JS
-    texts.uniq.select { |text| text.downcase.scan(/[a-z]{2,}/).any? { |word| !known.key?(word) } }
+    called = /\b(?:#{phrases.sort_by { |phrase|
+      -phrase.length
+    }.map { |phrase| Regexp.escape(phrase) }.join("|")})(?!\w)/
+    own = texts.uniq.map { |text| phrases.empty? ? text : text.gsub(called, "") }
+    own.select { |text| text.downcase.scan(/[a-z]{2,}/).any? { |word| !known.key?(word) } }
   end
 
-  # @return [Array<String>] texts of buttons, headings and labels that do not fit into their box
+  # @return [Array<String>] texts of buttons, headings and labels that do not fit into their box, or reach beyond
+  #   the page. What may be long, and has its whole text in a title, is shortened on purpose.
   def cut_labels = page.evaluate_script(<<~JS)
-    [...document.querySelectorAll("button, h1, h2, h3, label, legend, th, [role=tab], a.btn")]
-      .filter((node) => node.checkVisibility() && !node.closest("[data-may-be-cut], .sr-only"))
-      .filter((node) => node.scrollWidth > node.clientWidth + 1 && getComputedStyle(node).display !== "inline")
-      .filter((node) => getComputedStyle(node).overflowX !== "visible" || node.scrollWidth > node.clientWidth + 4)
+    [...document.querySelectorAll("button, a.btn, input.btn, h1, h2, h3, label, legend, th, summary, [role=tab]")]
+      .filter((node) => node.checkVisibility() && !node.closest(".sr-only, [data-index], .react-flow, .cm-editor"))
+      .filter((node) => {
+        const box = node.getBoundingClientRect();
+        if (box.width < 2) return false;
+        const scrolls = node.closest(".overflow-auto, .overflow-x-auto, [role=grid]");
+        if (!scrolls && box.right > document.documentElement.clientWidth + 1) return true;
+        const inner = [node, ...node.querySelectorAll("*")].filter((each) => each.checkVisibility() && each.tagName !== "SELECT" && each.tagName !== "OPTION");
+        return inner.some((each) => {
+          const style = getComputedStyle(each);
+          const hides = style.overflowX === "hidden" || style.overflowX === "clip";
+          return hides && !each.classList.contains("sr-only") && each.scrollWidth > each.clientWidth + 1
+            && !each.closest("[title]") && each.textContent.trim() !== "";
+        });
+      })
       .map((node) => (node.getAttribute("aria-label") || node.textContent).trim().slice(0, 80))
   JS
 
@@ -74,10 +95,11 @@ module ForeignWalk
     case part
     when Hash then part.to_h { |name, value| [name, in_greek(value, name)] }
     when Array then part.map { |each| in_greek(each, key) }
-    when String then worded?(key) ? part.tr(LETTERS, GREEK) : part
+    when String then worded?(key, part) ? part.tr(LETTERS, GREEK) : part
     else part
     end
   end
 
-  def worded?(key) = WORDED.include?(key)
+  # A title may be the key of a field as well.
+  def worded?(key, text) = WORDED.include?(key) && !text.match?(/\A[a-z_]+\z/)
 end

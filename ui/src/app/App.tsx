@@ -4,6 +4,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Toaster } from "sonner";
 import { ProblemError } from "../api/client";
 import { Loading } from "../components/Loading";
+import { t } from "../words";
 import { AuthGate } from "./AuthGate";
 import { FailedPage } from "./FailedPage";
 import { MissingPage } from "./MissingPage";
@@ -90,6 +91,7 @@ export function App() {
         </AuthGate>
       </Suspense>
       <Toaster
+        containerAriaLabel={t("shell.notices")}
         position="bottom-left"
         duration={8000}
         offset={{ bottom: FOOT, left: 16 }}

@@ -14,7 +14,8 @@ import { ranked } from "./ranking";
 import { useDesignUndo } from "./useDesignUndo";
 import { usePermissions } from "./usePermissions";
 
-type Found = { id: string; kind: string; label: string; detail?: string; go: () => void };
+type Kind = "view" | "field" | "rule" | "form" | "proof" | "record" | "command";
+type Found = { id: string; kind: Kind; label: string; detail?: string; go: () => void };
 
 /** Lines shown, and records of one table among them. */
 const MOST = 60;
@@ -61,43 +62,43 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const [chosen, setChosen] = useState("");
 
   const found: Found[] = [];
-  const add = (kind: string, id: string, label: string, to: string, detail?: string) =>
+  const add = (kind: Kind, id: string, label: string, to: string, detail?: string) =>
     found.push({ id, kind, label, detail, go: () => navigate(to) });
   for (const table of inside.data ?? []) {
     for (const [view, label] of group("views").filter(([view]) => may.design || view !== "bench"))
-      add("View", `v-${table.id}-${view}`, `${table.label}: ${label}`, `/t/${table.key}/${view}`);
+      add("view", `v-${table.id}-${view}`, `${table.label}: ${label}`, `/t/${table.key}/${view}`);
     if (may.edit)
-      add("View", `v-${table.id}-import`, t("imports.title", { table: table.label }), `/t/${table.key}/import`);
+      add("view", `v-${table.id}-import`, t("imports.title", { table: table.label }), `/t/${table.key}/import`);
     if (may.edit)
-      add("View", `v-${table.id}-tidy`, t("tidyReview.title", { table: table.label }), `/t/${table.key}/tidy`);
+      add("view", `v-${table.id}-tidy`, t("tidyReview.title", { table: table.label }), `/t/${table.key}/tidy`);
     for (const field of table.fields)
-      add("Field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
+      add("field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
     for (const rule of table.rules)
-      add("Rule", rule.id, rule.sentence, `/t/${table.key}/rules?rule=${rule.id}`, table.label);
+      add("rule", rule.id, rule.sentence, `/t/${table.key}/rules?rule=${rule.id}`, table.label);
     for (const form of table.forms.filter((each) => each.id !== "all"))
-      add("Form", form.id, form.name, `/t/${table.key}/forms?form=${form.id}`, table.label);
-    for (const filter of table.filters) add("View", filter.id, filter.name, viewPath(table, filter), table.label);
+      add("form", form.id, form.name, `/t/${table.key}/forms?form=${form.id}`, table.label);
+    for (const filter of table.filters) add("view", filter.id, filter.name, viewPath(table, filter), table.label);
   }
   for (const proof of proofs.data?.proofs ?? [])
-    add("Proof", proof.id, proof.name, `/t/${proof.table}/bench?proof=${proof.id}`, t(`proofs.states.${proof.state}`));
-  add("Command", "c-all", t("shell.allTables"), "/");
-  add("Command", "c-outbox", t("outbox.title"), "/outbox");
-  add("Command", "c-sheet", t("sheet.name"), "/sheet");
-  add("Command", "c-language", t("language.title"), "/language");
-  add("Command", "c-api", t("docs.title"), "/api");
-  if (may.design) add("Command", "c-backups", t("care.title"), "/backups");
-  if (may.design) add("Command", "c-import", t("imports.newTitle"), "/import");
-  if (may.design) add("Command", "c-people", t("people.title"), "/people");
+    add("proof", proof.id, proof.name, `/t/${proof.table}/bench?proof=${proof.id}`, t(`proofs.states.${proof.state}`));
+  add("command", "c-all", t("shell.allTables"), "/");
+  add("command", "c-outbox", t("outbox.title"), "/outbox");
+  add("command", "c-sheet", t("sheet.name"), "/sheet");
+  add("command", "c-language", t("language.title"), "/language");
+  add("command", "c-api", t("docs.title"), "/api");
+  if (may.design) add("command", "c-backups", t("care.title"), "/backups");
+  if (may.design) add("command", "c-import", t("imports.newTitle"), "/import");
+  if (may.design) add("command", "c-people", t("people.title"), "/people");
   if (may.design)
-    found.push({ id: "c-undo", kind: "Command", label: t("shell.undo"), detail: session.data?.undo ?? "", go: undo });
+    found.push({ id: "c-undo", kind: "command", label: t("shell.undo"), detail: session.data?.undo ?? "", go: undo });
   if (may.design)
-    found.push({ id: "c-redo", kind: "Command", label: t("shell.redo"), detail: session.data?.redo ?? "", go: redo });
+    found.push({ id: "c-redo", kind: "command", label: t("shell.redo"), detail: session.data?.redo ?? "", go: redo });
 
   const own = ranked(found, typed, (each) => `${each.label} ${each.detail ?? ""}`, MOST);
   const theirs = (typed.trim() === "" ? [] : (records.data ?? []).flat()).map(
     ({ table, match }): Found => ({
       id: `record-${table.key}-${match.id}`,
-      kind: "Record",
+      kind: "record",
       label: [match.title, ...match.details.slice(0, 2)].filter(Boolean).join(" · "),
       detail: table.label,
       go: () => navigate(`/t/${table.key}/forms/${match.id}`),
@@ -123,7 +124,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
           onValueChange={setTyped}
           className="input mb-2 w-full"
         />
-        <Command.List ref={list} className="h-80 overflow-auto">
+        <Command.List ref={list} label={t("shell.find")} className="h-80 overflow-auto">
           <Command.Empty className="quiet px-2 py-4">
             {inside.isPending || records.isFetching ? t("common.loading") : t("shell.nothingFound")}
           </Command.Empty>
@@ -137,7 +138,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
               }}
               className="flex cursor-pointer items-baseline gap-3 rounded px-2 py-1.5 data-[selected=true]:bg-base-200"
             >
-              <span className="quiet w-16 shrink-0 text-xs">{each.kind}</span>
+              <span className="quiet w-16 shrink-0 text-xs">{t(`palette.kinds.${each.kind}`)}</span>
               <span className="flex-1 truncate">{each.label}</span>
               <span className="quiet max-w-44 truncate text-xs">{each.detail}</span>
             </Command.Item>

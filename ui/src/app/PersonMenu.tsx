@@ -18,6 +18,7 @@ import type { Session } from "../api/client";
 import { signOut } from "../api/people";
 import { queryKeys } from "../api/queryKeys";
 import { Confirm } from "../components/Confirm";
+import { lowerFirst } from "../components/lowerFirst";
 import { Popover } from "../components/Popover";
 import { forgetAll, unsavedHere } from "../components/record/tabs";
 import { lasting } from "../storage";
@@ -57,7 +58,7 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
         align="right"
         name={t("shell.you")}
         className="rounded px-1 py-0.5 text-xs hover:bg-white/10"
-        label={`${session.person.name} · ${session.person.role}`}
+        label={`${session.person.name} · ${lowerFirst(word(`people.roles.${session.person.role}`) ?? "")}`}
       >
         {(close) => (
           <div className="w-60">

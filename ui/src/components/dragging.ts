@@ -2,6 +2,7 @@ import {
   type DragEndEvent,
   getFirstCollision,
   KeyboardSensor,
+  type Over,
   PointerSensor,
   type PointerSensorProps,
   useSensor,
@@ -9,6 +10,7 @@ import {
 } from "@dnd-kit/core";
 import { sortableKeyboardCoordinates } from "@dnd-kit/sortable";
 import { flushSync } from "react-dom";
+import { t } from "../words";
 
 /**
  * Draws each move before the next is heard. Otherwise what a quick hand drops lands where it was drawn last, which
@@ -35,3 +37,17 @@ export function droppedOn({ active, over, collisions }: DragEndEvent): string | 
   const id = getFirstCollision(collisions, "id") ?? over?.id ?? null;
   return id === null || id === active.id ? null : String(id);
 }
+
+/** What is read out to whoever moves things by keyboard; places are counted from 1. */
+export const draggingWords = () => ({
+  screenReaderInstructions: { draggable: t("dragging.how") },
+  announcements: {
+    onDragStart: () => undefined,
+    onDragOver: ({ over }: { over: Over | null }) => {
+      const place = over?.data.current?.sortable?.index as number | undefined;
+      return place === undefined ? undefined : t("dragging.over", { place: place + 1 });
+    },
+    onDragEnd: () => t("dragging.dropped"),
+    onDragCancel: () => t("dragging.cancelled"),
+  },
+});

@@ -352,6 +352,16 @@ export interface Gaps {
   "designer.keys.move": null;
   "designer.keys.width": null;
   "designer.keys.remove": null;
+  "dragging.how": null;
+  "dragging.over": { place: Gap };
+  "dragging.dropped": null;
+  "dragging.cancelled": null;
+  "map.edge": { from: Gap; to: Gap };
+  "map.controls.title": null;
+  "map.controls.in": null;
+  "map.controls.out": null;
+  "map.controls.fit": null;
+  "map.controls.node": null;
   "map.title": null;
   "map.rule": null;
   "map.stages.default": null;
@@ -1445,6 +1455,14 @@ export interface Gaps {
   "errors.notLoadedText": null;
   "errors.loadAgain": null;
   "errors.backToTables": null;
+  "palette.kinds.view": null;
+  "palette.kinds.field": null;
+  "palette.kinds.rule": null;
+  "palette.kinds.form": null;
+  "palette.kinds.proof": null;
+  "palette.kinds.record": null;
+  "palette.kinds.command": null;
+  "shell.notices": null;
   "shell.help": null;
   "shell.allTables": null;
   "shell.find": null;
@@ -1961,6 +1979,16 @@ export const messages: { [key: string]: string } = {
   "designer.keys.move": "move",
   "designer.keys.width": "width",
   "designer.keys.remove": "remove",
+  "dragging.how": "Press Space to pick up, move with the arrow keys, and press Space again to drop. Esc cancels.",
+  "dragging.over": "Over position %{place}",
+  "dragging.dropped": "Dropped",
+  "dragging.cancelled": "Cancelled",
+  "map.edge": "%{from} to %{to}",
+  "map.controls.title": "Zoom",
+  "map.controls.in": "Zoom in",
+  "map.controls.out": "Zoom out",
+  "map.controls.fit": "Show everything",
+  "map.controls.node": "Press Enter to see what it depends on and what it affects.",
   "map.title": "Map",
   "map.rule": "Rule",
   "map.stages.default": "Default",
@@ -3154,6 +3182,14 @@ export const messages: { [key: string]: string } = {
   "errors.notLoadedText": "Your entries are kept in this browser. Reload the page. If the problem stays, tell a builder.",
   "errors.loadAgain": "Reload",
   "errors.backToTables": "Go to the tables",
+  "palette.kinds.view": "View",
+  "palette.kinds.field": "Field",
+  "palette.kinds.rule": "Rule",
+  "palette.kinds.form": "Form",
+  "palette.kinds.proof": "Proof",
+  "palette.kinds.record": "Record",
+  "palette.kinds.command": "Command",
+  "shell.notices": "Notices",
   "shell.help": "Help",
   "shell.allTables": "All tables",
   "shell.find": "Find",

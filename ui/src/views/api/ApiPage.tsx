@@ -41,7 +41,8 @@ export default function ApiPage() {
         value={sought}
         onChange={(event) => setSought(event.target.value)}
       />
-      <div className="flex flex-col gap-1.5">
+      {/* The document is in English, whatever the interface's language. */}
+      <div className="flex flex-col gap-1.5" lang="en">
         {shown.map(({ path, method, operation, item }) => (
           <Call
             key={operation.operationId}

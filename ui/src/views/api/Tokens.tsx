@@ -2,8 +2,9 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { useSession } from "../../api/queries";
 import { useMakeToken, useRevokeToken, useTokens } from "../../api/tokens";
+import { lowerFirst } from "../../components/lowerFirst";
 import { showDay } from "../../components/moments";
-import { t } from "../../words";
+import { t, word } from "../../words";
 
 type Role = "reader" | "clerk" | "builder";
 const ROLES: Role[] = ["reader", "clerk", "builder"];
@@ -90,7 +91,7 @@ export function Tokens() {
             <li key={token.id} className="flex flex-wrap items-baseline gap-x-4 border-base-300/60 border-t py-1.5">
               <span className="min-w-40 font-semibold">{token.name}</span>
               {token.person.id !== session?.person.id && <span>{t("tokens.of", { name: token.person.name })}</span>}
-              <span>{token.role}</span>
+              <span>{lowerFirst(word(`people.roles.${token.role}`) ?? "")}</span>
               <span className={token.over ? "text-error" : "quiet"}>
                 {token.over
                   ? t("tokens.over")

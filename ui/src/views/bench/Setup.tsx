@@ -1,8 +1,9 @@
 import type { ReactNode } from "react";
 import type { Session, Table } from "../../api/client";
 import { useLatest } from "../../api/queries";
+import { lowerFirst } from "../../components/lowerFirst";
 import { showMoment } from "../../components/moments";
-import { t } from "../../words";
+import { t, word } from "../../words";
 import { PretendClock } from "./PretendClock";
 import type { Manner, Setting, Start } from "./useTrial";
 
@@ -33,7 +34,7 @@ export function Setup({ table, session, setting, change }: Props) {
     <details open={!setting.own} className="group/setup">
       <summary className="quiet flex cursor-pointer items-baseline gap-2 text-xs">
         <span className="shrink-0 font-semibold text-base-content">{t("bench.setup")}</span>
-        <span className="min-w-0 truncate group-open/setup:invisible">{said.filter(Boolean).join(" · ")}</span>
+        <span className="min-w-0 group-open/setup:hidden">{said.filter(Boolean).join(" · ")}</span>
       </summary>
       <section className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-3" aria-label={t("bench.setup")}>
         <Pick label={t("bench.begin")} value={setting.start.from} onPick={(from) => pick(from as Start["from"])}>
@@ -73,7 +74,7 @@ export function Setup({ table, session, setting, change }: Props) {
           )}
           {session?.people.map((each) => (
             <option key={each.id} value={each.id}>
-              {each.name} · {each.role}
+              {each.name} · {lowerFirst(word(`people.roles.${each.role}`) ?? "")}
             </option>
           ))}
         </Pick>

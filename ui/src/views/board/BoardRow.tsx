@@ -72,7 +72,7 @@ export function BoardRow(props: Props) {
           onClick={() => open({ field: field.key })}
           className={`-ml-1 min-w-0 flex-1 rounded py-1 pr-2 pl-1 text-left
             ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
-          title={field.note ?? undefined}
+          title={[field.label, field.note].filter(Boolean).join("\n")}
           aria-label={`${field.label} ${lowerFirst(field.type_label)}${begun ? ` ${t("drafts.short")}` : ""}`}
         >
           <span className="block truncate font-semibold leading-tight">{field.label}</span>{" "}

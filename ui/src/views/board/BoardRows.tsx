@@ -2,7 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
 import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { useState } from "react";
 import type { Table } from "../../api/client";
-import { droppedOn, useDragging } from "../../components/dragging";
+import { draggingWords, droppedOn, useDragging } from "../../components/dragging";
 import { t } from "../../words";
 import type { Opened } from "./Board";
 import { BoardRow } from "./BoardRow";
@@ -55,7 +55,12 @@ export function BoardRows(props: Props) {
             </div>
           ))}
         </div>
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          accessibility={draggingWords()}
+          onDragEnd={onDragEnd}
+        >
           <SortableContext items={table.fields.map((field) => field.id)} strategy={verticalListSortingStrategy}>
             {table.fields.map((field, index) => (
               <BoardRow

@@ -83,6 +83,7 @@ export function FormatParts({ type, decimals, value, onChange }: Props) {
             {t("format.pattern")}
             <input
               className="input input-sm w-full font-mono"
+              translate="no"
               value={value.pattern ?? ""}
               placeholder={tried.ready_made[0]?.pattern}
               onChange={(event) => put("pattern", event.target.value)}

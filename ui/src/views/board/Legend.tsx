@@ -56,7 +56,8 @@ const signs = (): [Sign, ReactNode][] => [
     "unchecked",
     <span
       key="unchecked"
-      className="whitespace-nowrap rounded-full border border-secondary border-dashed px-1 text-[0.625rem] text-secondary"
+      className="whitespace-nowrap rounded-full border border-secondary border-dashed px-1 text-[0.625rem]
+        text-secondary"
     >
       {t("board.openShort", { n: 4 })}
     </span>,

@@ -23,7 +23,7 @@ export default function Guide() {
           onChange={(event) => setSearch(event.target.value)}
         />
         {/* On a telephone the list gives way to the page that is read. */}
-        <div className={page && search === "" ? "max-md:hidden" : ""}>
+        <div className={page && search === "" ? "max-md:hidden" : ""} lang="en">
           <Contents pages={found} />
         </div>
         {page && <Index />}
@@ -86,7 +86,7 @@ function Page({ page }: { page: GuidePage }) {
   };
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: Enter on a link is a click, too
-    <article className="guide min-w-0 max-w-2xl flex-1" onClick={follow}>
+    <article lang="en" className="guide min-w-0 max-w-2xl flex-1" onClick={follow}>
       <h1 className="mb-3 text-2xl">{page.title}</h1>
       {/* biome-ignore lint/security/noDangerouslySetInnerHtml: our own pages, rendered when the interface was built */}
       <div dangerouslySetInnerHTML={{ __html: page.html }} />

@@ -23,7 +23,9 @@ export default function LanguageHelp() {
         <dl className="grid grid-cols-[minmax(14rem,2fr)_3fr] gap-x-6 gap-y-1.5 max-sm:grid-cols-1">
           {languageLines().map(([code, says]) => (
             <div key={code} className="contents">
-              <dt className="font-mono text-[0.8125rem]">{code}</dt>
+              <dt className="font-mono text-[0.8125rem]" translate="no">
+                {code}
+              </dt>
               <dd>{says}</dd>
             </div>
           ))}
@@ -43,7 +45,7 @@ export default function LanguageHelp() {
                   <code className="font-mono font-semibold text-[0.8125rem]">{each.signature}</code>
                   <div>
                     <p>{each.help}</p>
-                    <p className="quiet break-words font-mono text-xs">
+                    <p className="quiet break-words font-mono text-xs" translate="no">
                       {each.example}
                       {each.result === null ? "" : ` → ${each.result}`}
                     </p>

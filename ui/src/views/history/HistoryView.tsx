@@ -30,8 +30,8 @@ export default function HistoryView() {
   return (
     <div className="mx-auto max-w-5xl px-5 pt-5 pb-10">
       <div className="mb-4 flex flex-wrap items-end gap-4">
-        <div className="min-w-0 flex-1">
-          <h1 className="truncate text-2xl">{t("views.history")}</h1>
+        <div className="min-w-0 flex-1 basis-40">
+          <h1 className="text-2xl">{t("views.history")}</h1>
           <p className="quiet">{design ? t("history.designAim") : t("history.aim")}</p>
         </div>
         <HelpLink page="history" />

@@ -55,6 +55,10 @@ export function GraphCanvas({ graph, table, picked, onPick }: Props) {
       }),
     ),
   ];
+  const names = new Map([
+    ...graph.fields.map((field) => [field.id, field.label] as const),
+    ...graph.rules.map((rule) => [rule.id, rule.tack] as const),
+  ]);
   const edges = graph.edges.map((edge) => {
     const lit = picked !== null && (edge.from === picked || edge.to === picked);
     return {
@@ -62,6 +66,7 @@ export function GraphCanvas({ graph, table, picked, onPick }: Props) {
       source: edge.from,
       target: edge.to,
       focusable: false,
+      ariaLabel: t("map.edge", { from: names.get(edge.from) ?? "", to: names.get(edge.to) ?? "" }),
       label: edge.before ? t("map.before") : undefined,
       style: {
         stroke: lit
@@ -86,6 +91,7 @@ export function GraphCanvas({ graph, table, picked, onPick }: Props) {
         edgesFocusable={false}
         nodesConnectable={false}
         proOptions={{ hideAttribution: true }}
+        ariaLabelConfig={ariaLabels()}
         onNodeClick={(_, node) => onPick(node.id)}
         onKeyDown={(event) => {
           const id = (event.target as HTMLElement).closest<HTMLElement>(".react-flow__node")?.dataset.id;
@@ -98,6 +104,15 @@ export function GraphCanvas({ graph, table, picked, onPick }: Props) {
     </section>
   );
 }
+
+/** What the library says of its own parts. */
+const ariaLabels = () => ({
+  "controls.ariaLabel": t("map.controls.title"),
+  "controls.zoomIn.ariaLabel": t("map.controls.in"),
+  "controls.zoomOut.ariaLabel": t("map.controls.out"),
+  "controls.fitView.ariaLabel": t("map.controls.fit"),
+  "node.a11yDescription.default": t("map.controls.node"),
+});
 
 function FieldShape({ data }: NodeProps<FieldNode>) {
   const { field, elsewhere, picked } = data;

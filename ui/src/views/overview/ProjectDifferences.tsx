@@ -1,5 +1,6 @@
 import type { previewProject } from "../../api/project";
-import { t } from "../../words";
+import { lowerFirst } from "../../components/lowerFirst";
+import { t, word } from "../../words";
 import { LongDifference } from "../history/LongDifference";
 
 type Preview = Awaited<ReturnType<typeof previewProject>>;
@@ -19,7 +20,13 @@ export function ProjectDifferences({ preview }: { preview: Preview }) {
         </p>
       ))}
       {people.length > 0 && (
-        <p>{t("project.people", { names: people.map((each) => `${each.name} (${each.role})`).join(", ") })}</p>
+        <p>
+          {t("project.people", {
+            names: people
+              .map((each) => `${each.name} (${lowerFirst(word(`people.roles.${each.role}`) ?? "")})`)
+              .join(", "),
+          })}
+        </p>
       )}
       <ul
         className="flex max-h-72 flex-col divide-y divide-base-300 overflow-auto border-base-300 border-y

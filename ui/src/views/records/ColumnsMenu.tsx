@@ -3,7 +3,7 @@ import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } 
 import { CSS } from "@dnd-kit/utilities";
 import { Columns3, GripVertical, Pin } from "lucide-react";
 import type { Column, Table } from "../../api/client";
-import { droppedOn, useDragging } from "../../components/dragging";
+import { draggingWords, droppedOn, useDragging } from "../../components/dragging";
 import { Popover } from "../../components/Popover";
 import { t } from "../../words";
 import type { useLayout } from "./useLayout";
@@ -35,7 +35,12 @@ export function ColumnsMenu({ table, layout }: Props) {
       {() => (
         <div className="w-72">
           <p className="quiet mb-1 px-1 text-xs">{t("grid.columnsAim")}</p>
-          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+          <DndContext
+            sensors={sensors}
+            collisionDetection={closestCenter}
+            accessibility={draggingWords()}
+            onDragEnd={onDragEnd}
+          >
             <SortableContext items={layout.layout.map((column) => column.field)} strategy={verticalListSortingStrategy}>
               <ul className="max-h-[55vh] overflow-auto">
                 {layout.layout.map((column) => (

@@ -98,8 +98,8 @@ export default function TidyReview() {
   return (
     <div className="mx-auto max-w-5xl px-5 pt-5 pb-10">
       <div className="mb-4 flex flex-wrap items-end gap-4">
-        <div className="min-w-0 flex-1">
-          <h1 className="truncate text-2xl">{t("tidyReview.title", { table: table.label })}</h1>
+        <div className="min-w-0 flex-1 basis-60">
+          <h1 className="text-2xl">{t("tidyReview.title", { table: table.label })}</h1>
           <p className="quiet">{t("tidyReview.aim")}</p>
         </div>
         <HelpLink page="clean-up" />

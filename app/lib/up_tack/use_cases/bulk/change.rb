@@ -77,7 +77,9 @@ module UpTack
           Services::Fields.check(@table, typed, @workspace.visibility)
           [
             @ids.lazy.map { |id| {typed: typed, id: id} },
-            "#{typed.keys.map { |key| @table.field(key).label }.join(", ")} of #{counted} changed"
+            Core::Wording["%{field} of %{counted} changed", field: typed.keys.map { |key|
+              @table.field(key).label
+            }.join(", "), counted: counted]
           ]
         end
 
@@ -86,7 +88,7 @@ module UpTack
           rows = Store::RecordTable.new(@table)
           [@ids.lazy.map { |id|
             {typed: Core::Bench::Copying.values(@table, rows.find(id) || {})}
-          }, "#{counted} copied"]
+          }, Core::Wording["%{counted} copied", counted: counted]]
         end
 
         def number_drafts
@@ -96,7 +98,9 @@ module UpTack
               part: "do"
             )
           end
-          [@ids.lazy.map { |id| {typed: {}, id: id, numbering: true} }, "Numbers assigned to #{counted}"]
+          [@ids.lazy.map { |id|
+            {typed: {}, id: id, numbering: true}
+          }, Core::Wording["Numbers assigned to %{counted}", counted: counted]]
         end
 
         def tidy_drafts
@@ -110,10 +114,15 @@ module UpTack
             )
           end
           suggestions.each { |id, field, _, after| wanted[id][field.key] = after if chosen.include?(id) }
-          [@ids.lazy.map { |id| {typed: wanted.fetch(id, {}), id: id} }, "#{counted} cleaned up"]
+          [@ids.lazy.map { |id|
+            {typed: wanted.fetch(id, {}), id: id}
+          }, Core::Wording["%{counted} cleaned up", counted: counted]]
         end
 
-        def counted = (@ids.length == 1) ? "1 record" : "#{Core::Values::Plain.grouped(@ids.length)} records"
+        def counted
+          (@ids.length == 1) ? "1 record" : Core::Wording["%{grouped} records",
+            grouped: Core::Values::Plain.grouped(@ids.length)]
+        end
       end
     end
   end

@@ -23,7 +23,8 @@ module UpTack
           Bulk.attempt(@workspace, keep) do
             Services::NotAllowed.unless_may(@workspace.person, table, :delete)
             summary =
-              (ids.length == 1) ? "1 record deleted" : "#{Core::Values::Plain.grouped(ids.length)} records deleted"
+              (ids.length == 1) ? "1 record deleted" : Core::Wording["%{grouped} records deleted",
+                grouped: Core::Values::Plain.grouped(ids.length)]
             report = Report.new(table, @workspace.context.records)
             report.batch = Store::Batch.begin(@workspace, table, summary)
             delete = Records::DeleteRecord.new(@workspace, channel: "bulk", batch: report.batch, buffered: true)

@@ -17,12 +17,18 @@ module UpTack
             verdict: judged(values, place),
             stored: place ? describe(@rule.outputs.map { |field| values[field.key] }) : "",
             result: place ? describe(@rule.rows[place].outputs) : nil,
-            how: "#{seen}#{place ? " → row #{place + 1}" : ": no row fits"}",
+            how: how(seen, place),
             row: place
           }
         end
 
         private
+
+        def how(seen, place)
+          return Core::Wording["%{values}: no row fits", values: seen] unless place
+
+          Core::Wording["%{values} → row %{number}", values: seen, number: place + 1]
+        end
 
         def formulas = @rule.inputs
         def row(id, values) = @rule.row_for(@rule.values(evaluation(id, values)))

@@ -52,7 +52,7 @@ module UpTack
         def text(field, value)
           shown = value.is_a?(Core::Values::Unreadable) ? value.message : field.show(value, @context.records)
           if @rule.sets.length > 1
-            "#{field.label} #{shown.empty? ? "blank" : shown}"
+            "#{field.label} #{shown.empty? ? Core::Wording["blank"] : shown}"
           else
             shown
           end

@@ -36,9 +36,9 @@ module UpTack
         private
 
         def how(id, values, stored)
-          return "kept as it is" unless stored.nil?
+          return Core::Wording["kept as it is"] unless stored.nil?
 
-          said = known(id).nil? ? "the change log does not know" : "from the change log"
+          said = known(id).nil? ? Core::Wording["the change log does not know"] : Core::Wording["from the change log"]
           return said unless condition
 
           holding = condition.with_values(evaluation(id, values))

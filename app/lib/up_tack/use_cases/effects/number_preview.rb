@@ -69,11 +69,13 @@ module UpTack
         def series(id, values) = @rule.series_of(evaluation(id, values))
 
         def how(value, series, count)
-          return "its series is blank" if series.nil?
-          return "has none yet" if value.nil?
-          return "another record has it too; numbers must be unique" if double?(value)
+          return Core::Wording["its series is blank"] if series.nil?
+          return Core::Wording["has none yet"] if value.nil?
+          return Core::Wording["another record has it too; numbers must be unique"] if double?(value)
+          return Core::Wording["has another format; it stays as it is"] unless count
+          return Core::Wording["count %{count}", count: count] if series == ""
 
-          count ? "count #{count}#{" of #{series}" unless series == ""}" : "has another format; it stays as it is"
+          Core::Wording["count %{count} of %{series}", count: count, series: series]
         end
       end
     end

@@ -38,15 +38,16 @@ module UpTack
           end
         end
 
+        # Where the condition is met, and where it is not.
+        WORDS = {
+          "shown" => ["visible", "not visible"],
+          "enabled" => ["editable", "not editable"],
+          "required" => ["required", "may be blank"],
+          "read_only" => ["read-only", "editable"]
+        }.freeze
+
         def words(met)
-          {
-            "shown" => ["shown", "not shown"],
-            "enabled" => %w[open closed],
-            "required" => ["required", "may be blank"],
-            "read_only" => %w[read-only open]
-          }.fetch(@rule.rule.state)[
-            met ? 0 : 1
-          ]
+          Core::Wording[WORDS.fetch(@rule.rule.state)[met ? 0 : 1]]
         end
       end
     end

@@ -60,7 +60,8 @@ module UpTack
               clock: Core::Design::ScriptClock.at(script["at"], conventions),
               trace: false
             ).play
-          words = "#{Core::Bench::BoundaryCases::Targets.name(rule, design)}: notices #{mistake}"
+          words = Wording["%{name}: notices %{mistake}", name: Core::Bench::BoundaryCases::Targets.name(rule, design),
+            mistake: mistake]
           candidate =
             Core::Bench::BoundaryCases::Candidate.new(
               words: [words],

@@ -94,7 +94,11 @@ module UpTack
           when Nodes::Membership
             among(node, scope, part, text)
           when Nodes::BlankTest
-            %w[blank filled].map { |side| branch(node, "#{say(node.value, scope)} is #{side}", side, part, text) }
+            value = say(node.value, scope)
+            [
+              branch(node, Wording["%{value} is blank", value: value], "blank", part, text),
+              branch(node, Wording["%{value} is filled", value: value], "filled", part, text)
+            ]
           when Nodes::Conditional
             {"then" => "so", "else" => "not so"}.map do |side, words|
               branch(node, "#{say(node.condition, scope)}: #{words}", side, part, text)
@@ -110,8 +114,8 @@ module UpTack
 
           notes = ->(sides) { sides.map { |side| [text, place.from, place.to, side] } }
           [
-            ["on", "#{one} is #{other}", %w[on]],
-            ["off", "#{one} is something else than #{other}", %w[below above]]
+            ["on", Wording["%{one} is %{other}", one: one, other: other], %w[on]],
+            ["off", Wording["%{one} is something else than %{other}", one: one, other: other], %w[below above]]
           ].map do |key, words, marks|
             Point.new(
               key: "#{part} #{place.from} #{key}",
@@ -150,9 +154,10 @@ module UpTack
           value = say(node.value, scope)
           options =
             node.options.each_with_index.map do |option, index|
-              branch(node, "#{value} is #{say(option, scope)}", "option #{index + 1}", part, text)
+              branch(node, Wording["%{value} is %{option}", value: value, option: say(option, scope)],
+                "option #{index + 1}", part, text)
             end
-          options << branch(node, "#{value} is none of them", "none", part, text)
+          options << branch(node, Wording["%{value} is none of them", value: value], "none", part, text)
         end
 
         # Fixed texts have no sides; whatever is worked out as a number or a day has.

@@ -37,7 +37,7 @@ module UpTack
           _, _, _, result, before, after = step
           case result
           when "set", "read", "logged" then "#{shown(before)} → #{shown(after)}"
-          when "refused" then "refused: #{after}"
+          when "refused" then Wording["refused: %{after}", after: after]
           when "skipped" then "skipped"
           else "passed"
           end

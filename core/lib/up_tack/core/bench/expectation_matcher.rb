@@ -67,9 +67,9 @@ module UpTack
         # @return [String, nil] why it can't be held against the trial at all
         def astray(expectation)
           field = expectation.field
-          return "the script has no action #{expectation.attributes["act"]}" unless @moment
+          return Wording["the script has no action %{value}", value: expectation.attributes["act"]] unless @moment
 
-          "there is no field `#{field}` any more" if field && @table.field(field).nil?
+          Wording["there is no field `%{field}` any more", field: field] if field && @table.field(field).nil?
         end
 
         # @param expectation [Design::Expectation]
@@ -106,18 +106,27 @@ module UpTack
         # @return [String] what came out, in a line
         def result_words
           case @moment.state
-          when "refused" then "it was refused#{@moment.message ? ": #{@moment.message}" : refused_by}"
-          when "back" then "it was restored"
-          when "typed", "done" then "it was not saved yet"
-          else "it was #{@moment.state}"
+          when "refused"
+            return "#{Wording["it was refused"]} #{refused_by}" unless @moment.message
+
+            Wording["it was refused: %{message}", message: @moment.message]
+          when "back" then Wording["it was restored"]
+          when "typed", "done" then Wording["it was not saved yet"]
+          when "saved" then Wording["it was saved"]
+          else Wording["it was deleted"]
           end
         end
 
         private
 
         def refused_by
-          by = refusals.map { |each| each.rule ? "by #{telling.rule(each.rule)}" : "at #{telling.label(each.field)}" }
-          " #{by.uniq.join(" and ")}"
+          by =
+            refusals.map do |each|
+              next Wording["by %{rule}", rule: telling.rule(each.rule)] if each.rule
+
+              Wording["at %{field}", field: telling.label(each.field)]
+            end
+          by.uniq.join(" #{Wording["and"]} ")
         end
 
         # @return [Array<String>] the rules that an expectation speaks of
@@ -142,23 +151,31 @@ module UpTack
           return [false, result_words] if meant.empty?
           return [true, result_words] if message.nil? || meant.any? { |each| each.message == message }
 
-          [false, "#{result_words} with “#{meant.first.message}”"]
+          [false,
+            Wording["%{result_words} with “%{message}”", result_words: result_words, message: meant.first.message]]
         end
 
         def value(attributes)
           key = attributes["field"]
-          return [false, "nothing was calculated"] unless outcome
-          return [false, "what was typed can't be read: #{outcome.unreadable[key]}"] if outcome.unreadable.key?(key)
+          return [false, Wording["nothing was calculated"]] unless outcome
+          if outcome.unreadable.key?(key)
+            return [false,
+              Wording["what was typed can't be read: %{value}",
+                value: outcome.unreadable[key]]]
+          end
 
           found = Values.dump(outcome.values[key])
-          [found == attributes["is"], "#{telling.label(key)} is #{telling.value(key, found)}"]
+          [found == attributes["is"],
+            Wording["%{field} is %{value}", field: telling.label(key), value: telling.value(key, found)]]
         end
 
         def state(attributes)
-          part, wanted = STATES.fetch(attributes["is"]) { return [false, "this state does not exist"] }
+          part, wanted = STATES.fetch(attributes["is"]) { return [false, Wording["this state does not exist"]] }
           state = @trial.states.fetch(attributes["field"])
           now = STATES.key([part, state[part]])
-          [state[part] == wanted, "#{telling.label(attributes["field"])} is #{now.tr("_", "-")}"]
+          [state[part] == wanted,
+            Wording["%{field} is %{state}", field: telling.label(attributes["field"]),
+              state: Wording[now.tr("_", "-")]]]
         end
 
         def logged(attributes)
@@ -175,21 +192,24 @@ module UpTack
           text = outcome && Values.show(outcome.values[attributes["field"]])
           [
             !text.to_s.empty? && Masks.read(attributes["fits"].to_s).fits?(text),
-            text.to_s.empty? ? "it has no number" : "the number is #{text}"
+            text.to_s.empty? ? Wording["it has no number"] : Wording["the number is %{text}", text: text]
           ]
         rescue Masks::Invalid
-          [false, "the expected mask can't be read"]
+          [false, Wording["the expected mask can't be read"]]
         end
 
         def cursor(attributes)
-          return [false, "the script uses no form"] unless @trial.cursor
+          return [false, Wording["the script uses no form"]] unless @trial.cursor
 
           following = @trial.cursor.all
           after = attributes["after"]
-          return [false, "#{telling.label(after)} is not on the form"] unless following.key?(after)
+          unless following.key?(after)
+            return [false,
+              Wording["%{field} is not on the form", field: telling.label(after)]]
+          end
 
           to = following[after]
-          [to == attributes["to"], "it goes to #{to ? telling.label(to) : "the end"}"]
+          [to == attributes["to"], Wording["it goes to %{field}", field: to ? telling.label(to) : Wording["the end"]]]
         end
 
         def outcome = @moment.outcome
@@ -199,7 +219,7 @@ module UpTack
 
         def logged_words(key)
           found = changes(key)
-          return "nothing was logged of #{telling.label(key)}" if found.empty?
+          return Wording["nothing was logged of %{field}", field: telling.label(key)] if found.empty?
 
           found.map { |change|
             "#{telling.value(key, Values.dump(change.before))} " \

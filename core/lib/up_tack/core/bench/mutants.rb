@@ -34,7 +34,7 @@ module UpTack
           found = InFormulas.new(@rule, @table).all + Settings.new(@rule, @table).all
           found = found.uniq(&:attributes).reject { |mutant| mutant.attributes == @attributes }
           sound = found.lazy.select { |mutant| sound?(mutant.attributes) }.first(MOST)
-          [Mutant.new(sort: "left_out", words: "the rule left out"), *sound]
+          [Mutant.new(sort: "left_out", words: Wording["the rule left out"]), *sound]
         end
 
         private

@@ -125,7 +125,9 @@ module UpTack
           ]
         end
 
-        def unfit(why) = ExpectationMatcher::Verdict.new(met: false, expected: "it can be run", actual: why, field: nil)
+        def unfit(why)
+          ExpectationMatcher::Verdict.new(met: false, expected: Wording["it can be run"], actual: why, field: nil)
+        end
       end
     end
   end

@@ -34,12 +34,21 @@ module UpTack
         end
 
         def decided(step, field, table)
-          return "#{field.label} can't be read: #{step.after}" if step.result == "refused"
-          return "#{field.label} was #{step.how || "typed"}." if step.result == "read"
+          if step.result == "refused"
+            return Wording["%{field} can't be read: %{text}", field: field.label, text: step.after]
+          end
+          if step.result == "read"
+            return Wording["%{field} was %{how}.", field: field.label, how: step.how || Wording["typed"]]
+          end
 
           rule = table.rule(step.rule.to_s)
-          what = step.after.to_s.empty? ? "was cleared by" : "comes from"
-          "#{field.label} #{what} #{rule ? "“#{rule.tack(table)}”" : "the form"}#{": #{step.how}" if step.how}."
+          source = rule ? "“#{rule.tack(table)}”" : Wording["the form"]
+          source = "#{source}: #{step.how}" if step.how
+          if step.after.to_s.empty?
+            Wording["%{field} was cleared by %{source}.", field: field.label, source: source]
+          else
+            Wording["%{field} comes from %{source}.", field: field.label, source: source]
+          end
         end
 
         # Whoever might have filled it, and why it did not.

@@ -61,7 +61,7 @@ module UpTack
         end
 
         # @return [String] the value for people
-        def show(value) = value.nil? ? "blank" : reader.show(value)
+        def show(value) = value.nil? ? Wording["blank"] : reader.show(value)
 
         private
 

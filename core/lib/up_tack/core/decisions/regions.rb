@@ -43,7 +43,7 @@ module UpTack
             else
               open_texts
             end
-          @blank ? found << Region.new(nil, "blank") : found
+          @blank ? found << Region.new(nil, Wording["blank"]) : found
         end
 
         # @param regions [Array<Region>] some of them, in their order
@@ -66,11 +66,21 @@ module UpTack
           first, last = run.first, run.last
           return first.words if first.words
           return @input.show(first.low) if first.low && first.low == last.high
-          return "#{last.exact ? "up to" : "below"} #{@input.show(last.high)}" unless first.low
-          return "#{first.exact ? "from" : "above"} #{@input.show(first.low)}" unless last.high
 
-          low = "#{first.exact ? "from" : "above"} #{@input.show(first.low)}"
-          "#{low} #{last.exact ? "to" : "and below"} #{@input.show(last.high)}"
+          between(first, last)
+        end
+
+        def between(first, last)
+          low, high = [first.low, last.high].map { |value| value && @input.show(value) }
+          return last.exact ? Wording["up to %{high}", high: high] : Wording["below %{high}", high: high] unless low
+          return first.exact ? Wording["from %{low}", low: low] : Wording["above %{low}", low: low] unless high
+
+          ends = {low: low, high: high}
+          if first.exact
+            last.exact ? Wording["from %{low} to %{high}", **ends] : Wording["from %{low} and below %{high}", **ends]
+          else
+            last.exact ? Wording["above %{low} to %{high}", **ends] : Wording["above %{low} and below %{high}", **ends]
+          end
         end
 
         # A retired choice is one that new records can't have, unless the table speaks of it.
@@ -87,7 +97,7 @@ module UpTack
           other += "!" while named.any? { |text| same?(text, other) }
           [
             *named.map { |text| Region.new(text, Values::Plain.quoted(text)) },
-            Region.new(other, named.empty? ? "any text" : "any other text")
+            Region.new(other, named.empty? ? Wording["any text"] : Wording["any other text"])
           ]
         end
 
@@ -102,7 +112,7 @@ module UpTack
           [below(points.first), *between, exactly(points.last), above(points.last)].compact
         end
 
-        def whole = Region.new(@low || @high || usual, "any value")
+        def whole = Region.new(@low || @high || usual, Wording["any value"])
         def exactly(value) = Region.new(value, nil, value, value, true)
 
         def below(value)

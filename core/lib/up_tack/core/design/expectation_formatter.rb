@@ -18,28 +18,30 @@ module UpTack
           attributes = expectation.attributes
           label = label(attributes["field"])
           said = case expectation.what
-          when "saved" then "it is saved"
-          when "deleted" then "it is deleted"
+          when "saved" then Wording["it is saved"]
+          when "deleted" then Wording["it is deleted"]
           when "refused" then refusal(attributes)
-          when "value" then "#{label} is #{value(attributes["field"], attributes["is"])}"
-          when "state" then "#{label} is #{attributes["is"].to_s.tr("_", "-")}"
+          when "value" then Wording["%{label} is %{value}", label: label,
+            value: value(attributes["field"], attributes["is"])]
+          when "state" then Wording["%{label} is %{state}", label: label,
+            state: Wording[attributes["is"].to_s.tr("_", "-")]]
           when "logged" then logged(attributes, label)
-          when "unlogged" then "nothing is logged of #{label}"
-          when "number" then "#{label} is numbered as #{mask(attributes["fits"])}"
-          when "cursor" then "the cursor goes from #{label(attributes["after"])} " \
-            "to #{attributes["to"] ? label(attributes["to"]) : "the end"}"
+          when "unlogged" then Wording["nothing is logged of %{label}", label: label]
+          when "number" then Wording["%{label} is numbered as %{mask}", label: label, mask: mask(attributes["fits"])]
+          when "cursor" then cursor(attributes)
           end
-          attributes["act"] ? "after action #{attributes["act"]}, #{said}" : said
+          attributes["act"] ? Wording["after action %{number}, %{result}", number: attributes["act"],
+            result: said] : said
         end
 
         # @param attributes [Object] a value as a design keeps it
         # @return [String] as it is read
         def value(key, attributes)
           field = @table.field(key.to_s)
-          return attributes.nil? ? "blank" : attributes.to_s unless field
+          return attributes.nil? ? Wording["blank"] : attributes.to_s unless field
 
           shown = attributes.nil? ? "" : field.show(field.values.load(attributes), @records)
-          shown.empty? ? "blank" : shown
+          shown.empty? ? Wording["blank"] : shown
         rescue ArgumentError, TypeError
           attributes.to_s
         end
@@ -47,7 +49,7 @@ module UpTack
         # @return [String] a rule as its tack says it
         def rule(id)
           rule = @table.rule(id.to_s)
-          rule ? "“#{rule.tack(@table)}”" : "a deleted rule"
+          rule ? "“#{rule.tack(@table)}”" : Wording["a deleted rule"]
         end
 
         def label(key) = @table.field(key.to_s)&.label || key.to_s
@@ -55,17 +57,31 @@ module UpTack
         private
 
         def refusal(attributes)
-          by = attributes["rule"] ? " by #{rule(attributes["rule"])}" : ""
-          at = (attributes["field"] && !attributes["rule"]) ? " at #{label(attributes["field"])}" : ""
-          said = attributes["message"] ? " with “#{attributes["message"]}”" : ""
-          "it is refused#{by}#{at}#{said}"
+          said = Wording["it is refused"]
+          if attributes["rule"]
+            said = Wording["%{refused} by %{rule}", refused: said, rule: rule(attributes["rule"])]
+          elsif attributes["field"]
+            said = Wording["%{refused} at %{field}", refused: said, field: label(attributes["field"])]
+          end
+          return said unless attributes["message"]
+
+          Wording["%{refused} with “%{message}”", refused: said, message: attributes["message"]]
+        end
+
+        def cursor(attributes)
+          to = attributes["to"] ? label(attributes["to"]) : Wording["the end"]
+          Wording["the cursor goes from %{field} to %{to}", field: label(attributes["after"]), to: to]
         end
 
         def logged(attributes, label)
-          return "#{label} is logged" unless attributes.key?("after") || attributes.key?("before")
+          unless attributes.key?("after") || attributes.key?("before")
+            return Wording["%{field} is logged",
+              field: label]
+          end
 
           before = "#{value(attributes["field"], attributes["before"])} → " if attributes.key?("before")
-          "#{label} is logged: #{before}#{value(attributes["field"], attributes["after"])}"
+          after = value(attributes["field"], attributes["after"])
+          Wording["%{field} is logged: %{change}", field: label, change: "#{before}#{after}"]
         end
 
         def mask(text)

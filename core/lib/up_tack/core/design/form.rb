@@ -38,7 +38,7 @@ module UpTack
           def self.usual(table)
             from(
               "id" => "all",
-              "name" => "All fields",
+              "name" => Wording["All fields"],
               "sections" => [
                 {
                   "columns" => 2,

@@ -7,7 +7,7 @@ module UpTack
       # passed over. Each is a running account, so that it makes no difference
       # how many records there are.
       class Aggregation
-        attr_reader :name, :help, :example
+        attr_reader :name, :example
 
         # @return [Hash{String=>Aggregation}]
         def self.all
@@ -86,6 +86,8 @@ module UpTack
           @account = account
           freeze
         end
+
+        def help = Wording[@help]
 
         # @return [String] such as `sum(table.field where condition)`
         def signature

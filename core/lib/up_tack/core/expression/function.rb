@@ -18,10 +18,8 @@ module UpTack
         #   them as `conventions:`
         # fleeting:: whether the answer changes with the hour, as that of `today()`
         attr_reader :name,
-          :help,
           :example,
           :example_result,
-          :group,
           :parameters,
           :returns,
           :alike,
@@ -74,6 +72,9 @@ module UpTack
           @work = work
           freeze
         end
+
+        def help = Wording[@help]
+        def group = Wording[@group]
 
         # @return [Proc] what the compiler calls
         def to_proc = @work

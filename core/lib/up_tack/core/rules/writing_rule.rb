@@ -56,7 +56,8 @@ module UpTack
 
         # @return [String] how it stands to the hand, where that is not as usual
         def manner
-          [(", only where it is blank" if only_blank?), (", over what was typed too" if overrules?)].compact.join
+          [(Wording[", only where it is blank"] if only_blank?),
+            (Wording[", over what was typed too"] if overrules?)].compact.join
         end
       end
     end

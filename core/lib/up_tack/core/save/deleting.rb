@@ -17,7 +17,10 @@ module UpTack
 
           evaluation = Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id)
           said = locks.filter_map { |lock| lock.against_deletion(table, evaluation) }
-          said.map { |sentence| "#{RecordTitle.find(table, id, values, context)} is locked: #{sentence}" }
+          said.map { |sentence|
+            Wording["%{find} is locked: %{sentence}", find: RecordTitle.find(table, id, values, context),
+              sentence: sentence]
+          }
         end
       end
     end

@@ -38,8 +38,8 @@ module UpTack
             end
 
             @values[key] = value
-            @origins[key] = Origin.new("rule", nil, "as in the record before")
-            @trace.add("set", field, after: traced(field, value), how: "as in the record before")
+            @origins[key] = Origin.new("rule", nil, Wording["as in the record before"])
+            @trace.add("set", field, after: traced(field, value), how: Wording["as in the record before"])
           end
         end
 
@@ -122,7 +122,7 @@ module UpTack
           return unless @trace.on?
 
           text = Values::Plain.text(raw, field)
-          how = "typed #{text ? "“#{Values::Plain.cut(text, 60)}”" : "nothing"}"
+          how = text ? Wording["typed “%{text}”", text: Values::Plain.cut(text, 60)] : Wording["typed nothing"]
           @trace.add("read", field, before: traced(field, before), after: traced(field, value), how: how)
         end
 

@@ -13,10 +13,10 @@ module UpTack
         def set(rule, field, value, origin:, notes: NONE)
           coerced = field.coerce(value)
           return skip(rule, field, coerced.message) if coerced.is_a?(Values::Unreadable)
-          return skip(rule, field, "the linked record was deleted") if gone?(field, coerced)
+          return skip(rule, field, Wording["the linked record was deleted"]) if gone?(field, coerced)
           if coerced.nil?
             why = notes.map(&:last).join("; ")
-            return skip(rule, field, why.empty? ? "the result is blank" : why)
+            return skip(rule, field, why.empty? ? Wording["the result is blank"] : why)
           end
 
           before = @values[field.key]
@@ -48,9 +48,9 @@ module UpTack
           @values[field.key] = value
           @origins[field.key] = (
             if @draft.live
-              Origin.new("rule", rule.id, "not assigned yet", true)
+              Origin.new("rule", rule.id, Wording["not assigned yet"], true)
             else
-              @plan.origin("rule", rule.id, "numbered")
+              @plan.origin("rule", rule.id, Wording["numbered"])
             end
           )
           tell("set", field, rule, before, value) { yield }
@@ -70,16 +70,16 @@ module UpTack
 
           @ticks |= [field]
           @values[field.key] = false
-          @origins[field.key] = Origin.new("rule", rule.id, "unticked again")
-          tell("set", field, rule, true, false) { "the box is cleared again automatically" }
+          @origins[field.key] = Origin.new("rule", rule.id, Wording["unticked again"])
+          tell("set", field, rule, true, false) { Wording["the box is cleared again automatically"] }
         end
 
         # @return [String] " to …" with the name of the record, for a message
         def known_as(id) =
           if id.is_a?(Integer) && (title = records.title(@table.key, id))
-            " to #{Values::Plain.quoted(title)}"
+            Wording[" to %{record}", record: Values::Plain.quoted(title)]
           else
-            ", to a deleted record"
+            Wording[", to a deleted record"]
           end
 
         # A rule gives a value another form, or takes it away. What was typed stays
@@ -99,14 +99,17 @@ module UpTack
           because = changed_causes(because)
           coerced = field.coerce(value)
           return skip(rule, field, coerced.message) if coerced.is_a?(Values::Unreadable)
-          return skip(rule, field, "the linked record was deleted") if gone?(field, coerced)
+          return skip(rule, field, Wording["the linked record was deleted"]) if gone?(field, coerced)
           if typed?(field.key) && !rule.overrules? && !hand.superseded?(field.key, because)
-            return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand")
+            return skip(rule, field, @values[field.key].nil? ? Wording["cleared by hand"] : Wording["filled by hand"])
           end
           if rule.only_blank? && !(@values[field.key].nil? && !unreadable?(field.key))
-            return skip(rule, field, "it is filled already")
+            return skip(rule, field, Wording["it is filled already"])
           end
-          return skip(rule, field, "it has that value already") if coerced == @values[field.key] && !typed?(field.key)
+          if coerced == @values[field.key] && !typed?(field.key)
+            return skip(rule, field,
+              Wording["it has that value already"])
+          end
 
           write(rule, field, coerced, words, because: because, how: how)
         end
@@ -149,7 +152,7 @@ module UpTack
           return evaluation.notes.map(&:last).join("; ") if evaluation.notes.any?
 
           blank = formula.reads.find { |key| @values[key].nil? }
-          blank ? "#{@table.field(blank).label} is blank" : "the result is blank"
+          blank ? Wording.blank(@table.field(blank)) : Wording["the result is blank"]
         end
 
         private
@@ -197,7 +200,9 @@ module UpTack
 
         def acknowledge_warning(rule, field, message, reason)
           @passed += [AcknowledgedWarning.new(rule: rule.id, message: message, reason: reason)]
-          tell("passed", field, rule) { "#{message} Passed with the reason: #{reason}" }
+          tell("passed", field, rule) {
+            Wording["%{message} Passed with the reason: %{reason}", message: message, reason: reason]
+          }
         end
 
         # A rule may know a linked record that was deleted since.
@@ -207,7 +212,7 @@ module UpTack
           return notes.map(&:last).join("; ") if notes.any?
 
           blank = rule.reads(@table).find { |key| @values[key].nil? }
-          blank ? "#{@table.field(blank).label} is blank" : "the result is blank"
+          blank ? Wording.blank(@table.field(blank)) : Wording["the result is blank"]
         end
       end
     end

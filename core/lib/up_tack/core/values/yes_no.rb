@@ -60,7 +60,7 @@ module UpTack
           own = field&.format.to_h[value ? "yes" : "no"].to_s.strip
           return own unless own.empty?
 
-          value ? "Yes" : "No"
+          value ? Wording["Yes"] : Wording["No"]
         end
 
         def unreadable(text, field)

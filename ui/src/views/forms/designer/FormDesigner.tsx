@@ -110,7 +110,7 @@ function Designer({ table, id, saved }: Props) {
           <ArrowLeft size={15} aria-hidden />
           {t("designer.back")}
         </Link>
-        <h1 className="min-w-0 flex-1 truncate text-lg">
+        <h1 className="min-w-0 flex-1 basis-40 text-lg">
           {t("designer.title", { name: form.name, table: table.label })}
         </h1>
         <HelpLink page="forms" />

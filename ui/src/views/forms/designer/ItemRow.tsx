@@ -50,7 +50,9 @@ export function ItemRow(props: Props) {
           onKeyDown={onKeyDown}
         >
           {opened ? <ChevronDown size={13} aria-hidden /> : <ChevronRight size={13} aria-hidden />}
-          <span className={`truncate ${wrong ? "text-error" : ""}`}>{label}</span>
+          <span title={label} className={`truncate ${wrong ? "text-error" : ""}`}>
+            {label}
+          </span>
           <span className="quiet ml-auto shrink-0 text-xs">
             {[...extras, rules > 0 && t("designer.ruleCount", { count: rules })].filter(Boolean).join(" · ")}
           </span>

@@ -4,7 +4,7 @@ import { Plus, X } from "lucide-react";
 import { type KeyboardEvent, useRef, useState } from "react";
 import type { FormItem, FormParts, Mistake, Table } from "../../../api/client";
 import { useNames } from "../../../api/queries";
-import { droppedOn, useDragging } from "../../../components/dragging";
+import { draggingWords, droppedOn, useDragging } from "../../../components/dragging";
 import { t } from "../../../words";
 import { designerKeys } from "../../../words/lists";
 import { ItemRow } from "./ItemRow";
@@ -79,7 +79,12 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
 
   return (
     <div ref={box} className="flex flex-col gap-4">
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={draggingWords()}
+        onDragEnd={onDragEnd}
+      >
         <SortableContext items={[...places.keys()]} strategy={verticalListSortingStrategy}>
           {form.sections.map((section, at) => (
             <section

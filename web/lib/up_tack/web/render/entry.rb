@@ -31,7 +31,7 @@ module UpTack
             channel: entry.channel,
             action: entry.action,
             table: table&.key,
-            table_label: table&.label || "a deleted table",
+            table_label: table&.label || Core::Wording["a deleted table"],
             record: entry.record_id,
             title: entry.record_title.to_s,
             exists: !table.nil?,
@@ -53,7 +53,7 @@ module UpTack
             channel: entry.channel,
             action: entry.action,
             table: nil,
-            table_label: "all tables",
+            table_label: Core::Wording["all tables"],
             record: 0,
             title: entry.record_title.to_s,
             exists: false,
@@ -117,10 +117,10 @@ module UpTack
         # A form begins fields by rules of its own, whose ids are its own with the field's key.
         def sentence(rule, table, id)
           form = table && id.include?(".") && table.form(id.split(".").first)
-          return "begun by the form #{form.name}" if form
-          return "by a deleted rule" unless rule
+          return Core::Wording["begun by the form %{form}", form: form.name] if form
+          return Core::Wording["by a deleted rule"] unless rule
 
-          @seen.rule?(rule, table) ? rule.sentence(table) : "by a rule"
+          @seen.rule?(rule, table) ? rule.sentence(table) : Core::Wording["by a rule"]
         end
       end
     end

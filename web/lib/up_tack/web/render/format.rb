@@ -18,7 +18,7 @@ module UpTack
           field =
             Core::Design::Field.from(
               {
-                "label" => "This field",
+                "label" => Core::Wording["This field"],
                 "type" => type,
                 "decimals" => whole(parts["decimals"]),
                 "format" => parts["format"]

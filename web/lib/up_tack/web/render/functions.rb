@@ -26,7 +26,7 @@ module UpTack
           Core::Expression::Aggregation.all.values.map do |each|
             {
               name: each.name,
-              group: "Linked records",
+              group: Core::Wording["Linked records"],
               signature: each.signature,
               help: each.help,
               example: each.example,

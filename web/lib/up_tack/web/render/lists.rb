@@ -19,7 +19,10 @@ module UpTack
                   visible
                     .fields(table)
                     .select { |field| field.list == list.id }
-                    .map { |field| {table: table.key, field: field.key, label: "#{field.label} of #{table.label}"} }
+                    .map { |field|
+                    {table: table.key, field: field.key,
+                     label: Core::Wording["%{field} of %{table}", field: field.label, table: table.label]}
+                  }
                 end
             {**list.to_h, users: users} if visible.all? || users.any?
           end

@@ -35,7 +35,8 @@ module UpTack
 
         # @return [String] such as "Number" or "Link to Members"
         def type_label(field, project)
-          field.link? ? "#{field.values.label} to #{project.table(field.target).label}" : field.values.label
+          field.link? ? Core::Wording["%{field} to %{field_2}", field: field.values.label,
+            field_2: project.table(field.target).label] : field.values.label
         end
 
         # A table that links here in two ways is named with the link.

@@ -25,12 +25,14 @@ module UpTack
 
         # In words, and as what could be typed, where an input is a field alone.
         def example(example, inputs)
-          said = inputs.zip(example.words).filter_map { |input, words| "#{input.label} is #{words}" if words }
+          said = inputs.zip(example.words).filter_map { |input, words|
+            Core::Wording["%{input} is %{words}", input: input.label, words: words] if words
+          }
           typed =
             inputs
               .zip(example.values)
               .filter_map { |input, value| [input.field.key, input.field.edit(value)] if input.field && !value.nil? }
-          {words: said.empty? ? ["any values"] : said, typed: typed.to_h}
+          {words: said.empty? ? [Core::Wording["any values"]] : said, typed: typed.to_h}
         end
       end
     end

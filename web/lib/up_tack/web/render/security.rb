@@ -13,7 +13,7 @@ module UpTack
           {
             id: session.id,
             person: Session.person(session.person),
-            device: session.device || "a browser",
+            device: session.device || Core::Wording["a browser"],
             current: session.id == here,
             made_at: session.made_at.getutc.iso8601,
             seen_at: session.seen_at.getutc.iso8601
@@ -36,33 +36,35 @@ module UpTack
         def words(kind, facts, who)
           case kind
           when "set_up"
-            "set up the database"
+            Core::Wording["set up the database"]
           when "signed_in"
-            "signed in#{" in #{facts["device"]}" if facts["device"]}"
+            in_device(Core::Wording["signed in"], facts["device"])
           when "signed_out"
-            "signed out"
+            Core::Wording["signed out"]
           when "sign_in_failed"
             if facts["known"]
-              "could not sign in from #{facts["from"]}: wrong password"
+              Core::Wording["could not sign in from %{value}: wrong password", value: facts["from"]]
             else
-              "somebody tried an unknown name from #{facts["from"]}"
+              Core::Wording["somebody tried an unknown name from %{value}", value: facts["from"]]
             end
           when "password_wrong"
-            "typed a wrong password while signed in, from #{facts["from"]}"
+            Core::Wording["typed a wrong password while signed in, from %{value}", value: facts["from"]]
           when "locked_out"
-            "has to wait at #{facts["from"]} after too many wrong passwords"
+            Core::Wording["has to wait at %{value} after too many wrong passwords", value: facts["from"]]
           when "refused"
-            "asked for what their role does not allow: #{operation(facts["operation"])}"
+            Core::Wording["asked for what their role does not allow: %{operation}",
+              operation: operation(facts["operation"])]
           when "session_ended"
-            "ended a session of #{name(facts["whose"])}#{" in #{facts["device"]}" if facts["device"]}"
+            in_device(Core::Wording["ended a session of %{person}", person: name(facts["whose"])], facts["device"])
           when "person_added"
-            who ? "added #{name(facts["id"])}" : "#{name(facts["id"])} was added"
+            who ? Core::Wording["added %{name}",
+              name: name(facts["id"])] : Core::Wording["%{name} was added", name: name(facts["id"])]
           when "person_changed"
             changed(facts, who)
           when "password_changed"
             password(facts["id"], who)
           when "made_anonymous"
-            "made #{name(facts["id"])} anonymous"
+            Core::Wording["made %{name} anonymous", name: name(facts["id"])]
           else
             words_of_things(kind, facts)
           end
@@ -72,43 +74,63 @@ module UpTack
           case kind
           when "token_made"
             if facts["restored"]
-              "kept token #{facts["id"]}, across a restore"
+              Core::Wording["kept token %{value}, across a restore", value: facts["id"]]
             else
-              "created the token “#{facts["name"] || facts["id"]}”"
+              Core::Wording["created the token “%{value}”", value: facts["name"] || facts["id"]]
             end
           when "token_ended"
             [
-              "ended the token “#{facts["name"] || facts["id"]}”",
-              (" of #{name(facts["whose"])}" if facts["whose"]),
+              Core::Wording["ended the token “%{value}”", value: facts["name"] || facts["id"]],
+              (Core::Wording[" of %{name}", name: name(facts["whose"])] if facts["whose"]),
               (": #{facts["why"]}" if facts["why"])
             ].join
           when "backup_made"
-            "created the backup #{facts["backup"]}"
+            Core::Wording["created the backup %{value}", value: facts["backup"]]
           when "backup_downloaded"
-            "downloaded the backup #{facts["backup"]}"
+            Core::Wording["downloaded the backup %{value}", value: facts["backup"]]
           when "backup_deleted"
-            "deleted the backup #{facts["backup"]}"
+            Core::Wording["deleted the backup %{value}", value: facts["backup"]]
           when "restored"
-            "restored #{facts["backup"]}; what was there up to entry #{facts.dig("cut_off", "entry")} " \
-              "(seal #{facts.dig("cut_off", "seal").to_s[0, 12]}…) is in #{facts["copy"]}"
+            restored(facts)
           when "demo_ended"
-            "ended the demo: #{facts["people"].to_a.length} people can no longer sign in without a password"
+            count = facts["people"].to_a.length
+            Core::Wording["ended the demo: %{count} people can no longer sign in without a password", count: count]
           else
             kind.tr("_", " ")
           end
         end
 
-        def changed(facts, who)
-          return "kept how #{name(facts["id"])} can sign in, across a restore" if facts["restored"]
+        def in_device(words, device)
+          device ? Core::Wording["%{event} in %{device}", event: words, device: device] : words
+        end
 
-          "#{who ? "changed #{name(facts["id"])}" : "#{name(facts["id"])} was changed"}: role, " \
-            "sign-in name or whether they are active"
+        def restored(facts)
+          entry, seal = facts.fetch("cut_off", {}).values_at("entry", "seal")
+          cut_off = {entry: entry, seal: seal.to_s[0, 12], copy: facts["copy"]}
+          Core::Wording["restored %{backup}; what was there up to entry %{entry} (seal %{seal}…) is in %{copy}",
+            backup: facts["backup"], **cut_off]
+        end
+
+        def changed(facts, who)
+          if facts["restored"]
+            return Core::Wording["kept how %{name} can sign in, across a restore",
+              name: name(facts["id"])]
+          end
+
+          person = name(facts["id"])
+          if who
+            return Core::Wording["changed %{person}: role, sign-in name or whether they are active",
+              person: person]
+          end
+
+          Core::Wording["%{person} was changed: role, sign-in name or whether they are active", person: person]
         end
 
         def password(id, who)
-          return "changed their own password" if who == id
+          return Core::Wording["changed their own password"] if who == id
 
-          who ? "set the password of #{name(id)}" : "the password of #{name(id)} was set"
+          who ? Core::Wording["set the password of %{name}",
+            name: name(id)] : Core::Wording["the password of %{name} was set", name: name(id)]
         end
 
         # @return [String] what it does, as the API's document says

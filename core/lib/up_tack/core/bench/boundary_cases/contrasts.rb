@@ -135,7 +135,8 @@ module UpTack
 
           def words(assignment)
             fields = assignment.keys.filter_map { |key| @table.field(key.split(".").first)&.label }.uniq
-            fields.empty? ? "an ordinary record" : "another #{Masks::Phrases.to_sentence(fields)}"
+            fields.empty? ? Wording["an ordinary record"] : Wording["another %{list}",
+              list: Masks::Phrases.to_sentence(fields)]
           end
         end
       end

@@ -33,7 +33,7 @@ module UpTack
           def blank(rule)
             return [] unless rule.looks_at_value? && !@table.rule_owned?(rule.field)
 
-            [aim(rule, "#{@table.field(rule.field).label} is blank", {rule.field => nil})]
+            [aim(rule, Wording["%{field} is blank", field: @table.field(rule.field).label], {rule.field => nil})]
           end
 
           # One character short, and one too many.
@@ -43,8 +43,8 @@ module UpTack
 
             sample = Masks::Examples.sample(mask)
             [
-              aim(rule, "one character short", {rule.field => sample[0...-1]}),
-              aim(rule, "one character too many", {rule.field => "#{sample}#{sample[-1]}"})
+              aim(rule, Wording["one character short"], {rule.field => sample[0...-1]}),
+              aim(rule, Wording["one character too many"], {rule.field => "#{sample}#{sample[-1]}"})
             ]
           end
 
@@ -52,7 +52,10 @@ module UpTack
             field = @table.field(rule.field)
             rule
               .listed_values(@table)
-              .map { |value| aim(rule, "#{field.label} is #{field.show(value)}", {rule.field => value}) }
+              .map { |value|
+              aim(rule, Wording["%{field} is %{value}", field: field.label, value: field.show(value)],
+                {rule.field => value})
+            }
           end
 
           def named(text)
@@ -69,8 +72,11 @@ module UpTack
             field = @table.field(key)
             return [] unless field.listed?
 
-            field.open_choices.map { |choice| aim(rule, "#{field.label} is #{choice}", {key => choice}) } +
-              [aim(rule, "#{field.label} is none of its choices", {key => "#{field.open_choices.first} not"})]
+            label = field.label
+            field.open_choices.map { |choice|
+              aim(rule, Wording["%{field} is %{choice}", field: label, choice: choice], {key => choice})
+            } + [aim(rule, Wording["%{field} is none of its choices", field: label],
+              {key => "#{field.open_choices.first} not"})]
           end
 
           def days(rule, key)
@@ -80,7 +86,7 @@ module UpTack
             DAYS.map do |words, (year, month, day)|
               aim(
                 rule,
-                "#{field.label} is #{words}",
+                Wording["%{field} is %{day}", field: field.label, day: Wording[words]],
                 {key => Calendar.day(year, month, day), **open_target(rule, key)}
               )
             end
@@ -114,9 +120,10 @@ module UpTack
             asks = rule.formula_parts.values.any? { |text| clock?(text) }
             if asks
               [
-                aim(rule, "in the hour that comes twice when the clocks go back", {"clock" => "back"}),
+                aim(rule, Wording["in the hour that comes twice when the clocks go back"], {"clock" => "back"}),
                 *DAYS.map do |words, (year, month, day)|
-                  aim(rule, "today is #{words}", {"clock" => format("%04d-%02d-%02dT09:00", year, month, day)})
+                  aim(rule, Wording["today is %{day}", day: Wording[words]],
+                    {"clock" => format("%04d-%02d-%02dT09:00", year, month, day)})
                 end
               ]
             else

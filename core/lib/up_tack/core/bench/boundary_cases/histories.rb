@@ -47,11 +47,13 @@ module UpTack
 
           def of_kind = @rule.class.histories.flat_map { |name| send(name) }
 
-          def untidy = [["untidy text", :typed, {@rule.field => " #{text.upcase}  "}]]
+          def untidy = [[Wording["untidy text"], :typed, {@rule.field => " #{text.upcase}  "}]]
 
           # A record that was there before the rule was.
           def old
-            refused(3).map { |assignment| ["is there already, and something else is changed", :touched, assignment] }
+            refused(3).map { |assignment|
+              [Wording["is there already, and something else is changed"], :touched, assignment]
+            }
           end
 
           # The changes by which the rule was seen to refuse.
@@ -80,17 +82,22 @@ module UpTack
             "#{field.label} #{(value.nil? || field.link?) ? "another" : field.show(value)}"
           end
 
+          LATER = ->(change) { Wording["later %{value}", value: change] }
+
           def numbered
-            second = @rule.series? ? each_read("a second one with %s", :another) : []
-            [["a second one", :twice, {}], *by_hand(@seen[@rule.field]), *each_read("later %s", :changed), *second]
+            second = @rule.series? ? each_read(->(change) {
+              Wording["a second one with %{value}", value: change]
+            }, :another) : []
+            [[Wording["a second one"], :twice, {}], *by_hand(@seen[@rule.field]),
+              *each_read(LATER, :changed), *second]
           end
 
           # A number further on, typed; and a copy of that.
           def by_hand(now)
-            return [["a copy", :copied, {}]] if now.nil?
+            return [[Wording["a copy"], :copied, {}]] if now.nil?
 
             own = {@rule.field => now.is_a?(String) ? further(now) : now + 6}
-            [["typed by hand", :typed, own], ["a copy of one that was typed by hand", :copied, own]]
+            [[Wording["typed by hand"], :typed, own], [Wording["a copy of one that was typed by hand"], :copied, own]]
           end
 
           def further(text) = text.sub(/\d+(?!.*\d)/) { |digits| (digits.to_i + 6).to_s.rjust(digits.length, "0") }
@@ -98,7 +105,7 @@ module UpTack
           # Each field that the rule reads, differently.
           def each_read(words, scene, most = 3)
             typed(@rule.reads(@table)).first(MOST_FIELDS).flat_map do |key|
-              differently(key).first(most).map { |value| [format(words, named(key, value)), scene, {key => value}] }
+              differently(key).first(most).map { |value| [words.call(named(key, value)), scene, {key => value}] }
             end
           end
 
@@ -116,17 +123,17 @@ module UpTack
           # Each watched field alone, and what comes after it.
           def watched
             alone = typed(@rule.watch).first(MOST_FIELDS).filter_map do |key|
-              (value = other(key)) && ["#{label(key)} changes", :changed, {key => value}]
+              (value = other(key)) && [Wording["%{field} changes", field: label(key)], :changed, {key => value}]
             end
             assignment = acting.first || {}
             spare = @scenes.spare || {}
             once = assignment.empty? ? spare : assignment
             alone + [
-              ["something else changes", :changed, spare],
-              ["another day, by somebody else", :later, once],
-              ["it ends", :back, assignment],
-              ["it ends and happens again", :again_later, assignment],
-              ["it held before, and something else is changed", :touched, assignment]
+              [Wording["something else changes"], :changed, spare],
+              [Wording["another day, by somebody else"], :later, once],
+              [Wording["it ends"], :back, assignment],
+              [Wording["it ends and happens again"], :again_later, assignment],
+              [Wording["it held before, and something else is changed"], :touched, assignment]
             ].reject { |_, name, changes| changes.empty? && name != :later }
           end
 
@@ -136,11 +143,12 @@ module UpTack
 
             @shown.slice("holds", "not").flat_map do |key, played|
               value = other(@rule.field) or next []
-              words = "typed in while the condition #{(key == "holds") ? "holds" : "does not hold"}"
+              words = Wording["typed in while the condition is true"]
+              words = Wording["typed in while the condition is not true"] unless key == "holds"
               next [[words, typed_in(played.script, value)]] if played.assignment.key?("children")
 
               assignment = played.assignment.merge(@rule.field => value)
-              [[words, :typed, assignment], ["#{words}, later", :changed, assignment]]
+              [[words, :typed, assignment], [Wording["%{words}, later", words: words], :changed, assignment]]
             end
           end
 
@@ -153,7 +161,8 @@ module UpTack
           def calculated
             return [] unless @rule.once?
 
-            [["typed by hand", :typed, {@rule.field => other(@rule.field)}], *each_read("later %s", :changed, 1)]
+            [[Wording["typed by hand"], :typed, {@rule.field => other(@rule.field)}],
+              *each_read(LATER, :changed, 1)]
           end
         end
       end

@@ -82,7 +82,7 @@ module UpTack
           def mask
             return [] unless part?("mask")
 
-            [changed("constant", "a place more", {"mask" => "#{@attributes["mask"]} DIGIT"}), *counted]
+            [changed("constant", Wording["a place more"], {"mask" => "#{@attributes["mask"]} DIGIT"}), *counted]
           end
 
           # Each count of a kind of character, one up.
@@ -94,7 +94,7 @@ module UpTack
               .map do |found|
                 changed(
                   "constant",
-                  "#{found[0]} places as #{found[0].to_i + 1}",
+                  Wording["%{value} places as %{number}", value: found[0], number: found[0].to_i + 1],
                   {"mask" => text[0...found.begin(0)] + (found[0].to_i + 1).to_s + text[found.end(0)..]}
                 )
               end
@@ -107,7 +107,7 @@ module UpTack
               values.each_index.map do |index|
                 changed(
                   "list",
-                  "#{parent} without “#{values[index]}”",
+                  Wording["%{parent} without “%{value}”", parent: parent, value: values[index]],
                   {"map" => @attributes["map"].merge(parent => without(values, index))}
                 )
               end
@@ -121,7 +121,7 @@ module UpTack
             left_out =
               if all.length > 1
                 all.each_index.map do |index|
-                  changed("row", "without row #{index + 1}", {"rows" => without(all, index)})
+                  changed("row", Wording["without row %{number}", number: index + 1], {"rows" => without(all, index)})
                 end
               else
                 []
@@ -132,7 +132,7 @@ module UpTack
                 .map do |index|
                   changed(
                     "row",
-                    "rows #{index + 1} and #{index + 2} swapped",
+                    Wording["rows %{number} and %{next} swapped", number: index + 1, next: index + 2],
                     {"rows" => replaced(replaced(all, index, all[index + 1]), index + 1, all[index])}
                   )
                 end
@@ -166,7 +166,8 @@ module UpTack
               others.map do |text|
                 changed(
                   "row",
-                  "row #{row + 1}, cell #{column + 1} as “#{text}”",
+                  Wording["row %{number}, cell %{column} as “%{text}”", number: row + 1, column: column + 1,
+                    text: text],
                   {"rows" => replaced(@attributes["rows"], row, replaced(@attributes["rows"][row], column, text))}
                 )
               end

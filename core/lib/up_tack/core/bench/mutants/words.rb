@@ -47,10 +47,10 @@ module UpTack
             "enforced" => {true => "it is enforced for import and API too", nil => "it is for forms alone"}
           }.freeze
           WHOLE = {
-            "least" => "at least %d characters",
-            "most" => "at most %d characters",
-            "start" => "the count starts at %d",
-            "step" => "the count increases by %d"
+            "least" => "at least %{number} characters",
+            "most" => "at most %{number} characters",
+            "start" => "the count starts at %{number}",
+            "step" => "the count increases by %{number}"
           }.freeze
 
           module_function
@@ -59,22 +59,25 @@ module UpTack
           # @param value [String, Boolean, nil] what it is by mistake
           # @return [String]
           def setting(part, value)
-            SETTINGS.dig(part.key, value) ||
-              "#{part.label || part.key} #{part.choices.to_h.fetch(value) { value ? "set" : "not set" }}"
+            words = SETTINGS.dig(part.key, value)
+            return Wording[words] if words
+
+            said = part.said_choices.to_h.fetch(value) { value ? Wording["set"] : Wording["not set"] }
+            "#{part.label || part.key} #{said}"
           end
 
           # @param part [Rules::Part] a whole number
           # @return [String]
           def whole(part, number)
             words = WHOLE[part.key]
-            words ? format(words, number) : "#{part.label || part.key} #{number}"
+            words ? Wording[words, number: number] : "#{part.label || part.key} #{number}"
           end
 
           # @return [String] a list without one of its entries
           def left_out(part, entry, table)
-            return "the step “#{entry["do"]}” left out" if part == "steps"
+            return Wording["the step “%{step}” left out", step: entry["do"]] if part == "steps"
 
-            "“#{table.field(entry)&.label || entry}” left out"
+            Wording["“%{field}” left out", field: table.field(entry)&.label || entry]
           end
         end
       end

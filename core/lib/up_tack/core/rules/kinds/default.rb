@@ -87,7 +87,7 @@ module UpTack
                   return working.skip(rule, field,
                     Wording["carried over from the previous record"])
                 end
-                return working.set(rule, field, fixed, origin: "default") unless formula
+                return working.set(rule, field, fixed, origin: Wording["default"]) unless formula
 
                 unread = working.unreadable_among(formula.reads)
                 return working.skip(rule, field, Wording.unread(unread)) if unread

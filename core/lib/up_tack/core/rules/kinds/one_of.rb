@@ -55,9 +55,9 @@ module UpTack
 
                 value = Unicode.folded(value) if value.is_a?(String)
                 if values.include?(value)
-                  Verdict.new(:passed, "it is on the list")
+                  Verdict.new(:passed, Wording["it is on the list"])
                 else
-                  Verdict.new(:refused, "it is not on the list")
+                  Verdict.new(:refused, Wording["it is not on the list"])
                 end
               end
             end

@@ -17,7 +17,7 @@ module UpTack
                   {key => value}
                 }
                 assignments.first(2).map { |assignment|
-                  ["#{label(key)} alone changes", :changed, targets.merge(assignment)]
+                  [Wording["%{field} alone changes", field: label(key)], :changed, targets.merge(assignment)]
                 }
               end
             end
@@ -67,7 +67,8 @@ module UpTack
                   .filter_map do |place, index, values|
                     assignment = cases.inputs(columns, values).first or next
                     [
-                      "row #{place + 1}, but #{columns[index].label} is #{shown(columns[index], values[index])}",
+                      Wording["row %{number}, but %{field} is %{value}", number: place + 1,
+                        field: columns[index].label, value: shown(columns[index], values[index])],
                       :typed,
                       targets.merge(assignment)
                     ]
@@ -92,7 +93,9 @@ module UpTack
 
             def blanked(fields)
               open = fields.reject { |field| @table.rule_owned?(field.key) }
-              open.map { |field| ["#{field.label} is blank later", :changed, targets.merge(field.key => nil)] }
+              open.map { |field|
+                [Wording["%{field} is blank later", field: field.label], :changed, targets.merge(field.key => nil)]
+              }
             end
 
             # @return [Array<Array(Integer, Array)>] a cell, and inputs that only it does not let pass

@@ -19,7 +19,8 @@ module UpTack
                 one = @solver.counted(node, other)
                 two = one.merge(greater(node, other, one))
                 [["last", one, two], ["first", two, one]].map do |place, *pair|
-                  ["two linked records, the greater #{place}", :typed, {"children" => [step.table, step.key, *pair]}]
+                  [Wording["two linked records, the greater %{place}", place: place], :typed,
+                    {"children" => [step.table, step.key, *pair]}]
                 end
               end
             end

@@ -13,7 +13,9 @@ module UpTack
             def validated
               return old if @rule.masks? || !(@rule.warning? || @rule.lets_old? || before?)
 
-              old + @shown.slice("refused").values.map { |played| ["saved with a reason", passed(played.script)] }
+              old + @shown.slice("refused").values.map { |played|
+                [Wording["saved with a reason"], passed(played.script)]
+              }
             end
 
             def passed(script) =
@@ -30,7 +32,7 @@ module UpTack
               end
               others = Mutants::Settings.new(@rule, @table).masks.map { |text| Masks.read(text) }
               texts = others.filter_map { |mask| [sample, *longer].find { |text| own.fits?(text) != mask.fits?(text) } }
-              texts.uniq.map { |text| ["typed as “#{text}”", :typed, {@rule.field => text}] }
+              texts.uniq.map { |text| [Wording["typed as “%{text}”", text: text], :typed, {@rule.field => text}] }
             rescue Masks::Invalid
               []
             end
@@ -44,15 +46,16 @@ module UpTack
               assignment = filled.merge(met)
               blank = typed(@rule.keys).to_h { |key| [key, nil] }
               alike = [
-                ["there twice already, and something else is changed", :beside, assignment],
-                ["a second one, saved with a reason", :twice_passed, assignment],
-                ["a second one in other case", :half, assignment],
-                ["a second one, and neither is compared", :twice, assignment.merge(unmet)],
-                ["blank twice", :twice, assignment.merge(blank)],
-                ["blank twice already", :beside, assignment.merge(blank)]
+                [Wording["there twice already, and something else is changed"], :beside, assignment],
+                [Wording["a second one, saved with a reason"], :twice_passed, assignment],
+                [Wording["a second one in other case"], :half, assignment],
+                [Wording["a second one, and neither is compared"], :twice, assignment.merge(unmet)],
+                [Wording["blank twice"], :twice, assignment.merge(blank)],
+                [Wording["blank twice already"], :beside, assignment.merge(blank)]
               ]
               apart = typed(@rule.keys).filter_map do |key|
-                (value = other(key)) && ["a second one with #{named(key, value)}", :another, {key => value}]
+                (value = other(key)) && [Wording["a second one with %{named}", named: named(key, value)], :another,
+                  {key => value}]
               end
               alike + apart
             end
@@ -71,11 +74,12 @@ module UpTack
 
                   texts =
                     roles.map do |role|
-                      ["#{label(key)} is changed by a #{role}", :typed, changed(key, value, role, held)]
+                      [Wording["%{field} is changed by a %{role}", field: label(key), role: role], :typed,
+                        changed(key, value, role, held)]
                     end
                   last = roles.last
                   texts << [
-                    "#{label(key)} is changed by a #{last} while that does not hold",
+                    Wording["%{field} is changed by a %{last} while that does not hold", field: label(key), last: last],
                     :typed,
                     changed(key, value, last, open)
                   ]
