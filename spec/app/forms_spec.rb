@@ -100,7 +100,7 @@ RSpec.describe "Forms over the store" do
       )
     opened = answer(form, {}, carried: {"maker" => 2, "piece" => "Not carried"}).outcome
     expect(opened.values.values_at("firing", "peak", "maker", "piece")).to eq(["Glaze", 1222, 2, nil])
-    expect(opened.origins["maker"].words).to eq("as in the record before")
+    expect(opened.origins["maker"].words).to eq("as in the previous record")
     saved =
       UpTack::UseCases::Records::SaveRecord.new(workspace).call(
         table: "pieces",

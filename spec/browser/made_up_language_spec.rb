@@ -35,7 +35,7 @@ RSpec.describe "The made-up language" do
   end
 
   # What opens on a screen: the buttons that open it, or the keys.
-  OPENED = {
+  opened = {
     "/t/pieces/rules" => [["Legend"]],
     "/t/pieces/records" => [["Filter"], ["Export"], ["Columns"]],
     "/t/pieces/bench" => [["Suggest edge cases"], ["Sample records"], ["Save as proof"]],
@@ -43,7 +43,7 @@ RSpec.describe "The made-up language" do
     "/people" => [["Add a person"]]
   }.freeze
 
-  def open(*steps)
+  def open_all(steps)
     steps.each do |step|
       next press(step) unless step.is_a?(String) && step.length > 1
 
@@ -84,10 +84,10 @@ RSpec.describe "The made-up language" do
       go_to(path)
       note.call(path)
     end
-    OPENED.each do |path, ways|
+    opened.each do |path, ways|
       ways.each do |steps|
         go_to(path)
-        open(*steps)
+        open_all(steps)
         note.call("#{path}, #{steps.inspect}")
       end
     end
@@ -98,8 +98,8 @@ RSpec.describe "The made-up language" do
   it "notices a word in plain letters, and a label that is cut off" do
     go_to("/people")
     execute_script(<<~JS)
-      document.querySelector("h1").insertAdjacentHTML("afterend",
-        "<p>Sieve the glaze</p><button style='width: 4rem; overflow: hidden; white-space: nowrap'>ÁÉÍÓÚ ÁÉÍÓÚ ÁÉÍÓÚ</button>");
+      document.querySelector("h1").insertAdjacentHTML("afterend", "<p>Sieve the glaze</p>" +
+        "<button style='width: 4rem; overflow: hidden; white-space: nowrap'>ÁÉÍÓÚ ÁÉÍÓÚ ÁÉÍÓÚ</button>");
     JS
     expect(faults.join).to include("Sieve the glaze").and include("cut off at 1280: \"ÁÉÍÓÚ")
   end

@@ -126,7 +126,7 @@ RSpec.describe "Proving" do
     }.each { |label, text| type_into label, text }
     click_button "Why is Verdict blank?"
     expect(page).to have_text(
-      "Verdict is blank because rule “porous above the limit” was skipped: its fields were not changed."
+      "Verdict is blank because rule “porous above the limit” was skipped: none of its fields changed."
     )
     loss = find("section[aria-label='Trace'] li li", text: "Weight lost %", match: :first)
     expect(page).to have_text("blank → 20.0 (((695 − 556) ÷ 695) × 100)")

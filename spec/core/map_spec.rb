@@ -79,7 +79,7 @@ RSpec.describe "What Up Tack says by itself" do
     expect(said("maker")).to start_with("A link to a record of Members.")
     expect(said("stage")).to eq(
       "One of Drying or Collected. When Weight or Maker changes, Whose is set to Name of Maker " \
-        "if Weight > 3 and Stage is set to “Drying” if Weight > 3, else to blank, only where it is blank."
+        "if Weight > 3 and Stage is set to “Drying” if Weight > 3, else to blank, only blank fields."
     )
   end
 

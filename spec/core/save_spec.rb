@@ -114,7 +114,7 @@ RSpec.describe "The save: a draft through the stages" do
       ["typed", "Clay", "read", "", "640", "typed “640”"],
       ["default", "Received", "set", "", "23 Nov 2026", "23 Nov 2026"],
       ["default", "Collect by", "set", "", "7 Dec 2026", "23 Nov 2026 + 14"],
-      ["validate", "Maker", "passed", nil, nil, "it is filled"],
+      ["validate", "Maker", "passed", nil, nil, "it has a value"],
       ["validate", "Wet", "refused", nil, "Clay and tare must add up to the wet weight.", "640 + 55 = 695, not 700"]
     )
     order = %w[typed] + Core::Stages::ALL.map(&:key)

@@ -78,7 +78,7 @@ module ForeignWalk
         if (box.width < 2) return false;
         const scrolls = node.closest(".overflow-auto, .overflow-x-auto, [role=grid]");
         if (!scrolls && box.right > document.documentElement.clientWidth + 1) return true;
-        const inner = [node, ...node.querySelectorAll("*")].filter((each) => each.checkVisibility() && each.tagName !== "SELECT" && each.tagName !== "OPTION");
+        const inner = [node, ...node.querySelectorAll("*:not(select, option)")].filter((each) => each.checkVisibility());
         return inner.some((each) => {
           const style = getComputedStyle(each);
           const hides = style.overflowX === "hidden" || style.overflowX === "clip";

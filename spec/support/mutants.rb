@@ -29,7 +29,7 @@ module Mutants
       end
     when "mask"
       [
-        ["a place more", {"mask" => "#{attributes["mask"]} DIGIT"}],
+        ["one more character", {"mask" => "#{attributes["mask"]} DIGIT"}],
         ["half typed is treated otherwise", {"half" => (attributes["half"] == "clear") ? "refuse" : "clear"}]
       ]
     when "tidy"

@@ -45,6 +45,7 @@ module WordsOnScreen
     {
       "the interface" => catalogue(Dir["#{root}/ui/messages/en/*.yml"].sort, "interface"),
       "the messages" => catalogue(Dir["#{root}/{core,app,web}/messages/en/*.yml"].sort, "up_tack"),
+      "the API's document" => descriptions("#{root}/web/openapi.yaml"),
       "what rules say" => wordings(root),
       "what kinds, steps, types and functions say of themselves" => declared,
       "the demo" => demo(JSON.parse(File.read("#{root}/demo/kiln_share.json")))
@@ -55,6 +56,22 @@ module WordsOnScreen
     UpTack::Core::Messages.flattened(files, root).flat_map do |key, text|
       (text.is_a?(Hash) ? text.values : [text]).map { |each| [key, each] }
     end
+  end
+
+  def descriptions(file)
+    found = []
+    walk = ->(part, place) do
+      case part
+      when Hash
+        part.each do |key, value|
+          found << [place.join("."), value] if %w[description summary].include?(key) && value.is_a?(String)
+          walk.call(value, [*place, key])
+        end
+      when Array then part.each_with_index { |value, index| walk.call(value, [*place, index]) }
+      end
+    end
+    walk.call(YAML.load_file(file), [])
+    found
   end
 
   # Parts of sentences, which stand where they are joined.

@@ -78,7 +78,7 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
     answer = post("draft", {typed: {piece: "Mug"}, form: reception.id, carried: {maker: 2, zone: "not carried"}})
     expect(answer["following"]).to include("maker" => "piece", "piece" => "clay_family", "wet_weight" => nil)
     expect(answer["first"]).to eq("piece")
-    expect(answer["fields"]["maker"]).to include("value" => 2, "words" => "as in the record before")
+    expect(answer["fields"]["maker"]).to include("value" => 2, "words" => "as in the previous record")
     expect(answer["fields"]["zone"]["value"]).to be_nil
     expect(answer["fields"]["days_late"]["state"]).to eq(
       "shown" => false,

@@ -212,7 +212,7 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        /** Change a person, make them inactive or set their password. */
+        /** Change a person, set them inactive or set their password. */
         patch: operations["changePerson"];
         trace?: never;
     };
@@ -2314,7 +2314,7 @@ export interface components {
             sign_in: string;
             email: string;
             has_password: boolean;
-            /** @description Whether their name was taken out for good. */
+            /** @description Whether their name was deleted for good. */
             anonymous: boolean;
         };
         SignedIn: {
@@ -2726,12 +2726,12 @@ export interface components {
             write_key: string;
             people: components["schemas"]["Person"][];
             clock: {
-                /** @description Day and hour at the firm, 2026-11-23T09:30. */
+                /** @description Date and time at the firm, 2026-11-23T09:30. */
                 now: string;
                 today_text: string;
             };
             types: components["schemas"]["FieldType"][];
-            /** @description What an undo would take back. */
+            /** @description What an undo would undo. */
             undo: string | null;
             redo: string | null;
         };
@@ -2800,7 +2800,7 @@ export interface components {
             fields: components["schemas"]["Field"][];
             stages: components["schemas"]["Stage"][];
             rules: components["schemas"]["Rule"][];
-            /** @description Told to builders: the kinds of rule, and what each is made of. */
+            /** @description For builders: the kinds of rule, and the parts of each. */
             rule_kinds: components["schemas"]["RuleKind"][];
         };
         Field: {
@@ -2885,7 +2885,7 @@ export interface components {
             id: string;
             kind: string;
             stage: string;
-            /** @description All stages at which it acts. */
+            /** @description All stages at which it runs. */
             stages: string[];
             field: string;
             /** @description Keys of the fields on whose thread it is pinned. */
@@ -2904,7 +2904,7 @@ export interface components {
             /** @description What makes a calculated field change by itself. */
             fleeting: string[];
             parts: components["schemas"]["RuleParts"];
-            /** @description Whether old records are only checked when one of its fields changes. */
+            /** @description Whether existing records are only checked when one of its fields changes. */
             lets_old: boolean;
             warning: boolean;
             /** @description Whether it may refuse a record that is new. */
@@ -3410,7 +3410,7 @@ export interface components {
             saved: number;
             unchanged: number;
             refused: number;
-            /** @description By which it can be taken back; null where nothing was kept. */
+            /** @description Batch by which it can be undone; null if nothing was saved. */
             batch: number | null;
             by_rule: {
                 rule: string | null;
@@ -3468,11 +3468,11 @@ export interface components {
             };
             /** @description The form in which it is typed. */
             form?: string | null;
-            /** @description What the form takes over from the record before. */
+            /** @description What the form carries over from the previous record. */
             carried?: {
                 [key: string]: components["schemas"]["Scalar"];
             };
-            /** @description Records that link to this one, typed beneath it: those that are new, changed or taken away. */
+            /** @description Records that link to this one, typed as its lines: new, changed or deleted ones. */
             lines?: {
                 table: string;
                 link: string;
@@ -3502,7 +3502,7 @@ export interface components {
             };
             /** @description The first field of the form to type in. */
             first: string | null;
-            /** @description An answer for each line sent; null for one that is taken away. */
+            /** @description An answer for each line sent; null for a deleted one. */
             lines: (components["schemas"]["Answer"] | null)[][];
             would_save: boolean;
             fields: {
@@ -3557,7 +3557,7 @@ export interface components {
                 email?: string;
                 role?: string;
             } | null;
-            /** @description Day and hour at the firm; now without it. */
+            /** @description Date and time at the firm; now if omitted. */
             at?: string | null;
             start?: {
                 /** @enum {string} */
@@ -3647,7 +3647,7 @@ export interface components {
                 }[];
             };
             steps: components["schemas"]["Step"][];
-            /** @description By field, the step that decided what it holds, and a sentence. */
+            /** @description By field, the step that decided its value, and a sentence. */
             why: {
                 [key: string]: {
                     step: number | null;
@@ -5739,7 +5739,7 @@ export interface operations {
                 filter?: string;
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
-                /** @description Keys of the fields to reckon, separated by commas. */
+                /** @description Keys of the fields to total, separated by commas. */
                 fields?: string;
             };
             header?: never;
@@ -5778,7 +5778,7 @@ export interface operations {
                 text?: string;
                 /** @description The number of a record, in the place of a text. */
                 id?: number;
-                /** @description The place at which to begin, from 0; after the last it goes on with the first. */
+                /** @description Position at which to start, from 0. After the last record the search continues with the first. */
                 from?: number;
                 /** @description Whether to go towards the first. */
                 back?: boolean;
@@ -6166,7 +6166,7 @@ export interface operations {
                     "application/json": {
                         undone: number;
                         left: number;
-                        /** @description The change that takes it back; taking that one back makes it again. */
+                        /** @description The change that undoes it; undoing that one redoes it. */
                         batch: number;
                     };
                 };
@@ -6938,7 +6938,7 @@ export interface operations {
                     copy_of?: number | null;
                     form_parts?: components["schemas"]["FormParts"];
                     person_id?: number | null;
-                    /** @description Day and hour at the firm, typed as freely as a date in a form; the real ones without it. */
+                    /** @description Date and time at the firm, in any format that a form accepts; now if omitted. */
                     at?: string | null;
                 };
             };
@@ -7064,7 +7064,7 @@ export interface operations {
                         /** @description Rules that were gone through. */
                         done: number;
                         total: number;
-                        /** @description Mistakes that were made in turn and can make a difference. */
+                        /** @description Mistakes that were tried one by one and can change a result. */
                         tried: number | null;
                         noticed: number | null;
                         /** @description Mistakes that no proof notices. */
@@ -7816,10 +7816,10 @@ export interface operations {
                         entries: number;
                         /** @description Events of the security log and of the design that were looked at. */
                         events: number;
-                        /** @description The first entry that does not hold; null where it is something else. */
+                        /** @description The first entry that was altered; null if something else was. */
                         broken: number | null;
                         why: string | null;
-                        /** @description What does not hold, up to twenty. */
+                        /** @description What was altered, up to twenty. */
                         faults: string[];
                         /** @description Entries before which the clock was set back, and by how much. */
                         set_back: {

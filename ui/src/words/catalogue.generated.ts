@@ -1979,7 +1979,7 @@ export const messages: { [key: string]: string } = {
   "designer.keys.move": "move",
   "designer.keys.width": "width",
   "designer.keys.remove": "remove",
-  "dragging.how": "Press Space to pick up, move with the arrow keys, and press Space again to drop. Esc cancels.",
+  "dragging.how": "Press Space to lift it, move it with the arrow keys, and press Space again to drop it. Esc cancels.",
   "dragging.over": "Over position %{place}",
   "dragging.dropped": "Dropped",
   "dragging.cancelled": "Cancelled",

@@ -9,6 +9,8 @@ import { t } from "../../words";
 
 type Step = "table" | "field" | "rule" | "trial" | "proof" | "form" | "person";
 
+const UNDONE = "size-[15px] shrink-0 translate-y-0.5 rounded-full border-[1.5px] border-[var(--quiet)]";
+
 /** What is to do in an empty project, ticked off by what is there; gone once all is done or somebody closes it. */
 export function FirstSteps({ tables }: { tables: TableLine[] }) {
   const people = usePeople();
@@ -58,7 +60,7 @@ export function FirstSteps({ tables }: { tables: TableLine[] }) {
                 aria-label={t("firstSteps.done")}
               />
             ) : (
-              <span className="size-[15px] shrink-0 translate-y-0.5 rounded-full border-[1.5px] border-[var(--quiet)]" />
+              <span className={UNDONE} />
             )}
             <span>
               {to && !done && step !== "table" ? (

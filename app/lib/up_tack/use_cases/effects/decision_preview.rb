@@ -25,7 +25,7 @@ module UpTack
         private
 
         def how(seen, place)
-          return Core::Wording["%{values}: no row fits", values: seen] unless place
+          return Core::Wording["%{values}: no row matches", values: seen] unless place
 
           Core::Wording["%{values} → row %{number}", values: seen, number: place + 1]
         end

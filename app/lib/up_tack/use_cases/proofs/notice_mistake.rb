@@ -60,8 +60,8 @@ module UpTack
               clock: Core::Design::ScriptClock.at(script["at"], conventions),
               trace: false
             ).play
-          words = Wording["%{name}: notices %{mistake}", name: Core::Bench::BoundaryCases::Targets.name(rule, design),
-            mistake: mistake]
+          called = Core::Bench::BoundaryCases::Targets.name(rule, design)
+          words = Core::Wording["%{rule}: notices %{mistake}", rule: called, mistake: mistake]
           candidate =
             Core::Bench::BoundaryCases::Candidate.new(
               words: [words],

@@ -97,7 +97,7 @@ module UpTack
             value = say(node.value, scope)
             [
               branch(node, Wording["%{value} is blank", value: value], "blank", part, text),
-              branch(node, Wording["%{value} is filled", value: value], "filled", part, text)
+              branch(node, Wording["%{value} has a value", value: value], "filled", part, text)
             ]
           when Nodes::Conditional
             {"then" => "so", "else" => "not so"}.map do |side, words|
@@ -115,7 +115,7 @@ module UpTack
           notes = ->(sides) { sides.map { |side| [text, place.from, place.to, side] } }
           [
             ["on", Wording["%{one} is %{other}", one: one, other: other], %w[on]],
-            ["off", Wording["%{one} is something else than %{other}", one: one, other: other], %w[below above]]
+            ["off", Wording["%{one} is not %{other}", one: one, other: other], %w[below above]]
           ].map do |key, words, marks|
             Point.new(
               key: "#{part} #{place.from} #{key}",

@@ -118,7 +118,7 @@ module UpTack
             def apply(working)
               unread = working.unreadable_among(reads)
               return working.skip(rule, field, Wording.unread(unread)) if unread
-              return working.skip(rule, field, Wording["not checked: its fields were not changed"]) if eased?(working)
+              return working.skip(rule, field, Wording["not checked: none of its fields changed"]) if eased?(working)
 
               evaluation = working.evaluation
               verdict = test.call(evaluation)

@@ -56,8 +56,8 @@ module UpTack
 
         # @return [String] how it stands to the hand, where that is not as usual
         def manner
-          [(Wording[", only where it is blank"] if only_blank?),
-            (Wording[", over what was typed too"] if overrules?)].compact.join
+          [(Wording[", only blank fields"] if only_blank?),
+            (Wording[", also over values typed by hand"] if overrules?)].compact.join
         end
       end
     end

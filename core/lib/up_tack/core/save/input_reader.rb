@@ -38,8 +38,8 @@ module UpTack
             end
 
             @values[key] = value
-            @origins[key] = Origin.new("rule", nil, Wording["as in the record before"])
-            @trace.add("set", field, after: traced(field, value), how: Wording["as in the record before"])
+            @origins[key] = Origin.new("rule", nil, Wording["as in the previous record"])
+            @trace.add("set", field, after: traced(field, value), how: Wording["as in the previous record"])
           end
         end
 

@@ -104,7 +104,7 @@ module UpTack
             return skip(rule, field, @values[field.key].nil? ? Wording["cleared by hand"] : Wording["filled by hand"])
           end
           if rule.only_blank? && !(@values[field.key].nil? && !unreadable?(field.key))
-            return skip(rule, field, Wording["it is filled already"])
+            return skip(rule, field, Wording["it already has a value"])
           end
           if coerced == @values[field.key] && !typed?(field.key)
             return skip(rule, field,

@@ -117,7 +117,7 @@ module UpTack
         # A form begins fields by rules of its own, whose ids are its own with the field's key.
         def sentence(rule, table, id)
           form = table && id.include?(".") && table.form(id.split(".").first)
-          return Core::Wording["begun by the form %{form}", form: form.name] if form
+          return Core::Wording["default of the form %{form}", form: form.name] if form
           return Core::Wording["by a deleted rule"] unless rule
 
           @seen.rule?(rule, table) ? rule.sentence(table) : Core::Wording["by a rule"]

@@ -52,7 +52,7 @@ module UpTack
           # A record that was there before the rule was.
           def old
             refused(3).map { |assignment|
-              [Wording["is there already, and something else is changed"], :touched, assignment]
+              [Wording["exists already, and something else changes"], :touched, assignment]
             }
           end
 
@@ -133,7 +133,7 @@ module UpTack
               [Wording["another day, by somebody else"], :later, once],
               [Wording["it ends"], :back, assignment],
               [Wording["it ends and happens again"], :again_later, assignment],
-              [Wording["it held before, and something else is changed"], :touched, assignment]
+              [Wording["it was true before, and something else changes"], :touched, assignment]
             ].reject { |_, name, changes| changes.empty? && name != :later }
           end
 

@@ -82,7 +82,7 @@ module UpTack
           def mask
             return [] unless part?("mask")
 
-            [changed("constant", Wording["a place more"], {"mask" => "#{@attributes["mask"]} DIGIT"}), *counted]
+            [changed("constant", Wording["one more character"], {"mask" => "#{@attributes["mask"]} DIGIT"}), *counted]
           end
 
           # Each count of a kind of character, one up.
@@ -94,7 +94,7 @@ module UpTack
               .map do |found|
                 changed(
                   "constant",
-                  Wording["%{value} places as %{number}", value: found[0], number: found[0].to_i + 1],
+                  Wording["%{number} instead of %{value} characters", value: found[0], number: found[0].to_i + 1],
                   {"mask" => text[0...found.begin(0)] + (found[0].to_i + 1).to_s + text[found.end(0)..]}
                 )
               end

@@ -7,7 +7,7 @@ module UpTack
         # What a mistake in a setting comes to, for people.
         module Words
           SETTINGS = {
-            "half" => {"clear" => "what is half typed is cleared", "refuse" => "what is half typed is refused"},
+            "half" => {"clear" => "incomplete input is cleared", "refuse" => "incomplete input is refused"},
             "severity" => {"warn" => "it only warns", "refuse" => "it refuses instead of warning"},
             "old" => {"let" => "existing records are not checked", "check" => "existing records are checked too"},
             "blanks" => {"equal" => "blanks count as the same", "apart" => "blanks are ignored"},

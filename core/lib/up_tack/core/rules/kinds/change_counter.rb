@@ -89,8 +89,11 @@ module UpTack
             def apply(working)
               count = working.values[field.key]
               return working.skip(rule, field, Wording["kept as it was"]) if working.restoring? && count
-              return working.stamp(rule, field, NONE_YET, Wording["counted from the first save on"]) if working.new?
-              return working.skip(rule, field, Wording["nothing of that changed"]) unless watched.changed_in?(working)
+              return working.stamp(rule, field, NONE_YET, Wording["counting starts at the first save"]) if working.new?
+              unless watched.changed_in?(working)
+                return working.skip(rule, field,
+                  Wording["none of these fields changed"])
+              end
 
               working.stamp(rule, field, (count || BigDecimal(0)) + 1, origin)
             end

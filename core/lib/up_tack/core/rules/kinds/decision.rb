@@ -144,7 +144,7 @@ module UpTack
                 unread = working.unreadable_among(reads)
                 return working.skip(rule, field, Wording.unread(unread)) if unread
                 unless reads.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
-                  return working.skip(rule, field, Wording["its fields were not changed"])
+                  return working.skip(rule, field, Wording["none of its fields changed"])
                 end
 
                 evaluation = working.evaluation
@@ -159,7 +159,7 @@ module UpTack
                   return working.skip(rule, field, Wording["no row matches %{values}", values: describe(seen)])
                 end
 
-                fill(working, outputs.map { nil }, evaluation, Wording["no row of %{table} fits", table: rule.title])
+                fill(working, outputs.map { nil }, evaluation, Wording["no row of %{table} matches", table: rule.title])
               end
 
               # @return [Array<Object>] what the inputs come to

@@ -131,7 +131,7 @@ module UpTack
                 return working.skip(rule, field, Wording.unread(unread)) if unread
                 return working.skip(rule, field, Wording.blank(field)) if value.nil?
                 if [field.key, *reads].none? { |key| working.changed?(key) }
-                  return working.skip(rule, field, Wording["its fields were not changed"])
+                  return working.skip(rule, field, Wording["none of its fields changed"])
                 end
                 if belongs?(value, working.evaluation)
                   return working.pass(rule, field) {

@@ -66,7 +66,8 @@ module UpTack
 
               found = evaluation.context.records.having(target, {key => value}, regard_case: false).first
               found ? Verdict.new(:passed,
-                Wording["#%{found} has it", found: found]) : Verdict.new(:refused, Wording["no record has it"])
+                Wording["record record #%{found} has it",
+                  found: found]) : Verdict.new(:refused, Wording["no record has it"])
             end
           end
 

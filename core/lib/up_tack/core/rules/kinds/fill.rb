@@ -200,7 +200,7 @@ module UpTack
                 case rule.event
                 when "made" then Wording["only for new records"]
                 when "reached" then Wording["its condition did not become true"]
-                else Wording["its fields were not changed"]
+                else Wording["none of its fields changed"]
                 end
               end
 

@@ -34,12 +34,12 @@ module UpTack
           end
 
           SIDES = {
-            %w[low below] => -> { Wording["shorter than the least"] },
-            %w[low on] => -> { Wording["exactly the least"] },
-            %w[low above] => -> { Wording["longer than the least"] },
-            %w[high below] => -> { Wording["shorter than the most"] },
-            %w[high on] => -> { Wording["exactly the most"] },
-            %w[high above] => -> { Wording["longer than the most"] }
+            %w[low below] => -> { Wording["shorter than the minimum length"] },
+            %w[low on] => -> { Wording["exactly the minimum length"] },
+            %w[low above] => -> { Wording["longer than the minimum length"] },
+            %w[high below] => -> { Wording["shorter than the maximum length"] },
+            %w[high on] => -> { Wording["exactly the maximum length"] },
+            %w[high above] => -> { Wording["longer than the maximum length"] }
           }.freeze
 
           def sentence(table) = Messages["rules.length.must_have", field: table.field(field).label, words: words(table)]

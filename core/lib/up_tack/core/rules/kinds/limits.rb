@@ -116,7 +116,7 @@ module UpTack
 
                 @passed ||=
                   Verdict.new(:passed, ->(seen) {
-                    Wording["%{value} is within them", value: field.show(seen.value(field.key))]
+                    Wording["%{value} is within the limits", value: field.show(seen.value(field.key))]
                   }).freeze
               end
             end

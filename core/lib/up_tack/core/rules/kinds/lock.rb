@@ -87,10 +87,10 @@ module UpTack
                 return Verdict.new(:skipped, Wording["the record is new"]) if evaluation.new?
 
                 changed = fields.find { |field| evaluation.value(field.key) != evaluation.old[field.key] }
-                return Verdict.new(:passed, Wording["its fields were not changed"]) unless changed
+                return Verdict.new(:passed, Wording["none of its fields changed"]) unless changed
                 if role && evaluation.context.person.role == role
                   return Verdict.new(:passed,
-                    Wording["a %{role} may", role: Wording[role]])
+                    Wording["a %{role} may edit it", role: Wording[role]])
                 end
                 return Verdict.new(:passed, "it is not locked") unless formula.call(evaluation.before) == true
 

@@ -121,7 +121,7 @@ module UpTack
 
                 unread = working.unreadable_among(formula.reads + (condition ? condition.reads : []))
                 return working.skip(rule, field, Wording.unread(unread)) if unread
-                return working.skip(rule, field, Wording["that did not happen"]) unless happened?(working)
+                return working.skip(rule, field, Wording["this did not happen"]) unless happened?(working)
 
                 write(working)
               end

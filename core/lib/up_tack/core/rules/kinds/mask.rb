@@ -84,7 +84,7 @@ module UpTack
               fits,
               [
                 "unfit",
-                clears? ? Wording["what is half typed is cleared"] : Wording["other input is refused"],
+                clears? ? Wording["incomplete input is cleared"] : Wording["other input is refused"],
                 clears? ? %w[cleared] : %w[refused]
               ]
             ]
@@ -114,7 +114,7 @@ module UpTack
                 return write_formatted(working, value, found.text) if found.complete
                 if rule.clears? && found.half
                   return working.reformat(rule, field, nil,
-                    Wording["cleared, since it was half typed: %{message}", message: found.message])
+                    Wording["cleared because it was incomplete: %{message}", message: found.message])
                 end
 
                 working.refuse(

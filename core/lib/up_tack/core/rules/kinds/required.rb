@@ -15,7 +15,7 @@ module UpTack
           def looks_at_value? = false
           def constraint(_table) = ({required: true} if without_exception?)
           def requires? = true
-          FILLED = Verdict.new(:passed, ->(_) { Wording["it is filled"] }).freeze
+          FILLED = Verdict.new(:passed, ->(_) { Wording["it has a value"] }).freeze
           private_constant :FILLED
 
           def fills_always? = always? && !warning? && !lets_old?

@@ -142,7 +142,7 @@ module UpTack
 
               def changed(working)
                 watched.changed_in?(working) ? press(working) : working.skip(rule, field,
-                  Wording["its fields were not changed"])
+                  Wording["none of its fields changed"])
               end
 
               def reached(working)

@@ -82,7 +82,7 @@ module UpTack
 
               tidied = rule.run(value)
               (tidied == value) ? working.skip(rule, field,
-                Wording["it is tidy"]) : working.reformat(rule, field, tidied, Wording["tidied"])
+                Wording["nothing to clean up"]) : working.reformat(rule, field, tidied, Wording["tidied"])
             end
           end
         end

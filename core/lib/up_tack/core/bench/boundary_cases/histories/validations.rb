@@ -46,9 +46,9 @@ module UpTack
               assignment = filled.merge(met)
               blank = typed(@rule.keys).to_h { |key| [key, nil] }
               alike = [
-                [Wording["there twice already, and something else is changed"], :beside, assignment],
+                [Wording["exists twice already, and something else changes"], :beside, assignment],
                 [Wording["a second one, saved with a reason"], :twice_passed, assignment],
-                [Wording["a second one in other case"], :half, assignment],
+                [Wording["a second one with other capitals"], :half, assignment],
                 [Wording["a second one, and neither is compared"], :twice, assignment.merge(unmet)],
                 [Wording["blank twice"], :twice, assignment.merge(blank)],
                 [Wording["blank twice already"], :beside, assignment.merge(blank)]
@@ -79,7 +79,8 @@ module UpTack
                     end
                   last = roles.last
                   texts << [
-                    Wording["%{field} is changed by a %{last} while that does not hold", field: label(key), last: last],
+                    Wording["%{field} is changed by a %{last} while the condition is not true", field: label(key),
+                      last: last],
                     :typed,
                     changed(key, value, last, open)
                   ]
