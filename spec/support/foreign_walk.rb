@@ -78,8 +78,8 @@ module ForeignWalk
         if (box.width < 2) return false;
         const scrolls = node.closest(".overflow-auto, .overflow-x-auto, [role=grid]");
         if (!scrolls && box.right > document.documentElement.clientWidth + 1) return true;
-        const inner = [node, ...node.querySelectorAll("*:not(select, option)")].filter((each) => each.checkVisibility());
-        return inner.some((each) => {
+        const inner = [node, ...node.querySelectorAll("*:not(select, option)")];
+        return inner.filter((each) => each.checkVisibility()).some((each) => {
           const style = getComputedStyle(each);
           const hides = style.overflowX === "hidden" || style.overflowX === "clip";
           return hides && !each.classList.contains("sr-only") && each.scrollWidth > each.clientWidth + 1

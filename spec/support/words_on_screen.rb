@@ -45,6 +45,7 @@ module WordsOnScreen
     {
       "the interface" => catalogue(Dir["#{root}/ui/messages/en/*.yml"].sort, "interface"),
       "the messages" => catalogue(Dir["#{root}/{core,app,web}/messages/en/*.yml"].sort, "up_tack"),
+      "the documents" => documents(root),
       "the API's document" => descriptions("#{root}/web/openapi.yaml"),
       "what rules say" => wordings(root),
       "what kinds, steps, types and functions say of themselves" => declared,
@@ -55,6 +56,15 @@ module WordsOnScreen
   def catalogue(files, root)
     UpTack::Core::Messages.flattened(files, root).flat_map do |key, text|
       (text.is_a?(Hash) ? text.values : [text]).map { |each| [key, each] }
+    end
+  end
+
+  # Lines, without what they quote from code.
+  def documents(root)
+    Dir["#{root}/*.md", "#{root}/docs/**/*.md"].sort.flat_map do |file|
+      File.readlines(file, chomp: true).each_with_index.map do |line, index|
+        ["#{file.delete_prefix("#{root}/")}:#{index + 1}", line.gsub(/`[^`]*`/, "")]
+      end
     end
   end
 

@@ -77,9 +77,7 @@ module UpTack
           Services::Fields.check(@table, typed, @workspace.visibility)
           [
             @ids.lazy.map { |id| {typed: typed, id: id} },
-            Core::Wording["%{field} of %{counted} changed", field: typed.keys.map { |key|
-              @table.field(key).label
-            }.join(", "), counted: counted]
+            Core::Wording["%{fields} of %{records} changed", fields: labels(typed), records: counted]
           ]
         end
 
@@ -88,7 +86,7 @@ module UpTack
           rows = Store::RecordTable.new(@table)
           [@ids.lazy.map { |id|
             {typed: Core::Bench::Copying.values(@table, rows.find(id) || {})}
-          }, Core::Wording["%{counted} copied", counted: counted]]
+          }, Core::Wording["%{records} copied", records: counted]]
         end
 
         def number_drafts
@@ -100,7 +98,7 @@ module UpTack
           end
           [@ids.lazy.map { |id|
             {typed: {}, id: id, numbering: true}
-          }, Core::Wording["Numbers assigned to %{counted}", counted: counted]]
+          }, Core::Wording["Numbers assigned to %{records}", records: counted]]
         end
 
         def tidy_drafts
@@ -116,12 +114,15 @@ module UpTack
           suggestions.each { |id, field, _, after| wanted[id][field.key] = after if chosen.include?(id) }
           [@ids.lazy.map { |id|
             {typed: wanted.fetch(id, {}), id: id}
-          }, Core::Wording["%{counted} cleaned up", counted: counted]]
+          }, Core::Wording["%{records} cleaned up", records: counted]]
         end
 
+        def labels(typed) = typed.keys.map { |key| @table.field(key).label }.join(", ")
+
         def counted
-          (@ids.length == 1) ? "1 record" : Core::Wording["%{grouped} records",
-            grouped: Core::Values::Plain.grouped(@ids.length)]
+          return Core::Wording["1 record"] if @ids.length == 1
+
+          Core::Wording["%{count} records", count: Core::Values::Plain.grouped(@ids.length)]
         end
       end
     end

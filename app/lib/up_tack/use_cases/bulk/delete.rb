@@ -23,8 +23,11 @@ module UpTack
           Bulk.attempt(@workspace, keep) do
             Services::NotAllowed.unless_may(@workspace.person, table, :delete)
             summary =
-              (ids.length == 1) ? "1 record deleted" : Core::Wording["%{grouped} records deleted",
-                grouped: Core::Values::Plain.grouped(ids.length)]
+              if ids.length == 1
+                Core::Wording["1 record deleted"]
+              else
+                Core::Wording["%{count} records deleted", count: Core::Values::Plain.grouped(ids.length)]
+              end
             report = Report.new(table, @workspace.context.records)
             report.batch = Store::Batch.begin(@workspace, table, summary)
             delete = Records::DeleteRecord.new(@workspace, channel: "bulk", batch: report.batch, buffered: true)

@@ -158,11 +158,8 @@ module UpTack
         def value(attributes)
           key = attributes["field"]
           return [false, Wording["nothing was calculated"]] unless outcome
-          if outcome.unreadable.key?(key)
-            return [false,
-              Wording["what was typed can't be read: %{value}",
-                value: outcome.unreadable[key]]]
-          end
+          unread = outcome.unreadable[key]
+          return [false, Wording["what was typed can't be read: %{text}", text: unread]] if unread
 
           found = Values.dump(outcome.values[key])
           [found == attributes["is"],

@@ -49,11 +49,11 @@ module UpTack
               ]
             )
           end
-          if field.numeric? && field.decimals
-            takes = Wording["; it takes %{words}",
-              words: Values::Number.decimals_in_words(field.decimals)]
-          end
-          "#{field.values.described}#{takes}."
+          described = field.values.described
+          return "#{described}." unless field.numeric? && field.decimals
+
+          decimals = Values::Number.decimals_in_words(field.decimals)
+          Wording["%{number}; it takes %{decimals}.", number: described, decimals: decimals]
         end
 
         # @yield [Table] whether another table may be told of

@@ -21,17 +21,16 @@ module UpTack
           when "saved" then Wording["it is saved"]
           when "deleted" then Wording["it is deleted"]
           when "refused" then refusal(attributes)
-          when "value" then Wording["%{label} is %{value}", label: label,
-            value: value(attributes["field"], attributes["is"])]
-          when "state" then Wording["%{label} is %{state}", label: label,
-            state: Wording[attributes["is"].to_s.tr("_", "-")]]
+          when "value" then is(label, value(attributes["field"], attributes["is"]))
+          when "state" then is(label, Wording[attributes["is"].to_s.tr("_", "-")])
           when "logged" then logged(attributes, label)
           when "unlogged" then Wording["nothing is logged of %{label}", label: label]
           when "number" then Wording["%{label} is numbered as %{mask}", label: label, mask: mask(attributes["fits"])]
           when "cursor" then cursor(attributes)
           end
-          attributes["act"] ? Wording["after action %{number}, %{result}", number: attributes["act"],
-            result: said] : said
+          return said unless attributes["act"]
+
+          Wording["after action %{number}, %{result}", number: attributes["act"], result: said]
         end
 
         # @param attributes [Object] a value as a design keeps it
@@ -56,6 +55,8 @@ module UpTack
 
         private
 
+        def is(field, value) = Wording["%{field} is %{value}", field: field, value: value]
+
         def refusal(attributes)
           said = Wording["it is refused"]
           if attributes["rule"]
@@ -74,10 +75,7 @@ module UpTack
         end
 
         def logged(attributes, label)
-          unless attributes.key?("after") || attributes.key?("before")
-            return Wording["%{field} is logged",
-              field: label]
-          end
+          return Wording["%{field} is logged", field: label] if %w[after before].none? { |part| attributes.key?(part) }
 
           before = "#{value(attributes["field"], attributes["before"])} → " if attributes.key?("before")
           after = value(attributes["field"], attributes["after"])

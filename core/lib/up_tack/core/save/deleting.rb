@@ -17,10 +17,8 @@ module UpTack
 
           evaluation = Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id)
           said = locks.filter_map { |lock| lock.against_deletion(table, evaluation) }
-          said.map { |sentence|
-            Wording["%{find} is locked: %{sentence}", find: RecordTitle.find(table, id, values, context),
-              sentence: sentence]
-          }
+          title = RecordTitle.find(table, id, values, context)
+          said.map { |sentence| Wording["%{record} is locked: %{sentence}", record: title, sentence: sentence] }
         end
       end
     end

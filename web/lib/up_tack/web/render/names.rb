@@ -35,8 +35,10 @@ module UpTack
 
         # @return [String] such as "Number" or "Link to Members"
         def type_label(field, project)
-          field.link? ? Core::Wording["%{field} to %{field_2}", field: field.values.label,
-            field_2: project.table(field.target).label] : field.values.label
+          label = field.values.label
+          return label unless field.link?
+
+          Core::Wording["%{link} to %{table}", link: label, table: project.table(field.target).label]
         end
 
         # A table that links here in two ways is named with the link.

@@ -43,28 +43,28 @@ module UpTack
             Core::Wording["signed out"]
           when "sign_in_failed"
             if facts["known"]
-              Core::Wording["could not sign in from %{value}: wrong password", value: facts["from"]]
+              Core::Wording["could not sign in from %{address}: wrong password", address: facts["from"]]
             else
-              Core::Wording["somebody tried an unknown name from %{value}", value: facts["from"]]
+              Core::Wording["somebody tried an unknown name from %{address}", address: facts["from"]]
             end
           when "password_wrong"
-            Core::Wording["typed a wrong password while signed in, from %{value}", value: facts["from"]]
+            Core::Wording["typed a wrong password while signed in, from %{address}", address: facts["from"]]
           when "locked_out"
-            Core::Wording["has to wait at %{value} after too many wrong passwords", value: facts["from"]]
+            Core::Wording["has to wait at %{address} after too many wrong passwords", address: facts["from"]]
           when "refused"
-            Core::Wording["asked for what their role does not allow: %{operation}",
-              operation: operation(facts["operation"])]
+            asked = operation(facts["operation"])
+            Core::Wording["asked for what their role does not allow: %{operation}", operation: asked]
           when "session_ended"
             in_device(Core::Wording["ended a session of %{person}", person: name(facts["whose"])], facts["device"])
           when "person_added"
-            who ? Core::Wording["added %{name}",
-              name: name(facts["id"])] : Core::Wording["%{name} was added", name: name(facts["id"])]
+            gap = {person: name(facts["id"])}
+            who ? Core::Wording["added %{person}", **gap] : Core::Wording["%{person} was added", **gap]
           when "person_changed"
             changed(facts, who)
           when "password_changed"
             password(facts["id"], who)
           when "made_anonymous"
-            Core::Wording["made %{name} anonymous", name: name(facts["id"])]
+            Core::Wording["made %{person} anonymous", person: name(facts["id"])]
           else
             words_of_things(kind, facts)
           end
@@ -74,22 +74,22 @@ module UpTack
           case kind
           when "token_made"
             if facts["restored"]
-              Core::Wording["kept token %{value}, across a restore", value: facts["id"]]
+              Core::Wording["kept token %{token}, across a restore", token: facts["id"]]
             else
-              Core::Wording["created the token “%{value}”", value: facts["name"] || facts["id"]]
+              Core::Wording["created the token “%{token}”", token: facts["name"] || facts["id"]]
             end
           when "token_ended"
             [
-              Core::Wording["ended the token “%{value}”", value: facts["name"] || facts["id"]],
-              (Core::Wording[" of %{name}", name: name(facts["whose"])] if facts["whose"]),
+              Core::Wording["ended the token “%{token}”", token: facts["name"] || facts["id"]],
+              (Core::Wording[" of %{person}", person: name(facts["whose"])] if facts["whose"]),
               (": #{facts["why"]}" if facts["why"])
             ].join
           when "backup_made"
-            Core::Wording["created the backup %{value}", value: facts["backup"]]
+            Core::Wording["created the backup %{backup}", backup: facts["backup"]]
           when "backup_downloaded"
-            Core::Wording["downloaded the backup %{value}", value: facts["backup"]]
+            Core::Wording["downloaded the backup %{backup}", backup: facts["backup"]]
           when "backup_deleted"
-            Core::Wording["deleted the backup %{value}", value: facts["backup"]]
+            Core::Wording["deleted the backup %{backup}", backup: facts["backup"]]
           when "restored"
             restored(facts)
           when "demo_ended"
@@ -112,25 +112,20 @@ module UpTack
         end
 
         def changed(facts, who)
-          if facts["restored"]
-            return Core::Wording["kept how %{name} can sign in, across a restore",
-              name: name(facts["id"])]
-          end
+          gap = {person: name(facts["id"])}
+          return Core::Wording["kept how %{person} can sign in, across a restore", **gap] if facts["restored"]
+          return Core::Wording["changed %{person}: role, sign-in name or whether they are active", **gap] if who
 
-          person = name(facts["id"])
-          if who
-            return Core::Wording["changed %{person}: role, sign-in name or whether they are active",
-              person: person]
-          end
-
-          Core::Wording["%{person} was changed: role, sign-in name or whether they are active", person: person]
+          Core::Wording["%{person} was changed: role, sign-in name or whether they are active", **gap]
         end
 
         def password(id, who)
           return Core::Wording["changed their own password"] if who == id
 
-          who ? Core::Wording["set the password of %{name}",
-            name: name(id)] : Core::Wording["the password of %{name} was set", name: name(id)]
+          person = name(id)
+          return Core::Wording["set the password of %{person}", person: person] if who
+
+          Core::Wording["the password of %{person} was set", person: person]
         end
 
         # @return [String] what it does, as the API's document says

@@ -135,8 +135,9 @@ module UpTack
 
           def words(assignment)
             fields = assignment.keys.filter_map { |key| @table.field(key.split(".").first)&.label }.uniq
-            fields.empty? ? Wording["an ordinary record"] : Wording["another %{list}",
-              list: Masks::Phrases.to_sentence(fields)]
+            return Wording["an ordinary record"] if fields.empty?
+
+            Wording["another %{fields}", fields: Masks::Phrases.to_sentence(fields)]
           end
         end
       end

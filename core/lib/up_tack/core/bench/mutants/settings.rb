@@ -166,12 +166,15 @@ module UpTack
               others.map do |text|
                 changed(
                   "row",
-                  Wording["row %{number}, cell %{column} as “%{text}”", number: row + 1, column: column + 1,
-                    text: text],
+                  cell_words(row, column, text),
                   {"rows" => replaced(@attributes["rows"], row, replaced(@attributes["rows"][row], column, text))}
                 )
               end
             end
+          end
+
+          def cell_words(row, column, text)
+            Wording["row %{number}, cell %{column} as “%{text}”", number: row + 1, column: column + 1, text: text]
           end
 
           # A limit one step up and down, another choice, and any value.

@@ -65,9 +65,9 @@ module UpTack
               return Verdict.new(:skipped, Wording.blank(field)) if value.nil?
 
               found = evaluation.context.records.having(target, {key => value}, regard_case: false).first
-              found ? Verdict.new(:passed,
-                Wording["record record #%{found} has it",
-                  found: found]) : Verdict.new(:refused, Wording["no record has it"])
+              return Verdict.new(:refused, Wording["no record has it"]) unless found
+
+              Verdict.new(:passed, Wording["record #%{number} has it", number: found])
             end
           end
 

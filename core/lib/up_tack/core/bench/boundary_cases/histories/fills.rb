@@ -66,12 +66,9 @@ module UpTack
                   .first(MOST_CELLS)
                   .filter_map do |place, index, values|
                     assignment = cases.inputs(columns, values).first or next
-                    [
-                      Wording["row %{number}, but %{field} is %{value}", number: place + 1,
-                        field: columns[index].label, value: shown(columns[index], values[index])],
-                      :typed,
-                      targets.merge(assignment)
-                    ]
+                    other = {field: columns[index].label, value: shown(columns[index], values[index])}
+                    words = Wording["row %{number}, but %{field} is %{value}", number: place + 1, **other]
+                    [words, :typed, targets.merge(assignment)]
                   end
               cases + blanked(columns.filter_map(&:field)) + undecided
             end

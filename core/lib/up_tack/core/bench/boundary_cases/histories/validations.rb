@@ -78,12 +78,9 @@ module UpTack
                         changed(key, value, role, held)]
                     end
                   last = roles.last
-                  texts << [
-                    Wording["%{field} is changed by a %{last} while the condition is not true", field: label(key),
-                      last: last],
-                    :typed,
-                    changed(key, value, last, open)
-                  ]
+                  by = {field: label(key), role: Wording[last]}
+                  words = Wording["%{field} is changed by a %{role} while the condition is not true", **by]
+                  texts << [words, :typed, changed(key, value, last, open)]
                 end
             end
 
