@@ -37,6 +37,7 @@ RSpec.describe "The command line" do
       %w[sheet nofile.json] => /\AFile not found: nofile.json$/,
       ["check", "--database", folder("none.sqlite3")] => /\AThere is no project in .*none\.sqlite3/,
       ["check", "--database", demo] => /\ACan't use .*kiln_share\.json: file is not a database/,
+      ["backup", "--database", demo] => /\AThe file is not a database\. Nothing was backed up\.$/,
       ["backup", "--database", folder("none.sqlite3")] => /\AFile not found: .*none\.sqlite3$/,
       ["import-project", demo, "--database", folder("nodir", "x.sqlite3")] => /\AFolder not found: .*nodir$/
     }.each do |arguments, message|

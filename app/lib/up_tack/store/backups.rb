@@ -130,7 +130,7 @@ module UpTack
             SQLite3::Constants::ErrorCode::BUSY,
             SQLite3::Constants::ErrorCode::LOCKED
           ].include?(state)
-            raise Unsound, Core::Messages["store.backups.database_could_not_be_copied_sqlite_says", state: state]
+            raise Unsound, uncopied(state)
           end
 
           Thread.pass
@@ -138,6 +138,16 @@ module UpTack
       ensure
         backup.finish
       end
+
+      # @return [String] why it could not be copied, as far as SQLite's code says it
+      def self.uncopied(state)
+        case state
+        when SQLite3::Constants::ErrorCode::NOTADB then Core::Messages["store.backups.file_is_no_database"]
+        when SQLite3::Constants::ErrorCode::FULL then Core::Messages["store.backups.disk_is_full"]
+        else Core::Messages["store.backups.database_could_not_be_copied_sqlite_says", state: state]
+        end
+      end
+      private_class_method :uncopied
 
       private
 
