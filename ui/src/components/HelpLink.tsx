@@ -1,14 +1,17 @@
 import { CircleHelp } from "lucide-react";
 import { t } from "../words";
 
-/** Opens a page of the guide beside the work, so that nothing that is being edited is left. */
+/**
+ * Opens a page of the guide beside the work, so that nothing that is being edited is left. On a telephone the guide is
+ * reached by the bar alone.
+ */
 export function HelpLink({ page }: { page: string }) {
   return (
     <a
       href={`/guide/${page}`}
       target="_blank"
       rel="noreferrer"
-      className="btn btn-ghost btn-sm btn-square"
+      className="btn btn-ghost btn-sm btn-square max-sm:hidden"
       title={t("guide.explain")}
       aria-label={t("guide.explain")}
     >

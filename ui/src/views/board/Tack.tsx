@@ -79,14 +79,14 @@ export function Tack({
         .join("")}
       aria-label={narrow ? `${rule.sentence}${draft ? ` ${t("drafts.onTack")}` : ""}` : undefined}
       className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light}
-        ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
+        ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"} ${!narrow && open > 0 ? "flex-wrap" : ""}`}
     >
       {moves.length > 0 ? (
         <Eye size={11} className="shrink-0 text-secondary" aria-hidden />
       ) : (
         <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
       )}
-      {!narrow && <span className="truncate">{said}</span>}
+      {!narrow && <span className={`truncate ${open > 0 ? "max-w-[calc(100%-2.5rem)]" : ""}`}>{said}</span>}
       {/* What is read out is parted like what is seen. */}
       {!narrow && (draft || open > 0) && " "}
       {proven && (
