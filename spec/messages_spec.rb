@@ -42,6 +42,10 @@ RSpec.describe "The catalogue of messages" do
     messages.language = UpTack::Core::MadeUpLanguage::TAG
     expect(messages["rules.required.must_be_filled", field: "Name", while_words: ""]).to eq("Name ííš řééɋúúíířééď.")
     expect([1, 2].map { |count| messages["common.rows", count: count] }).to eq(["1 řóóŵ", "2 řóóŵš"])
+    # The interface does the same: ui/test/words.test.ts has this very sample.
+    expect(UpTack::Core::MadeUpLanguage.text("%{field} must be at least %{limit}, Not Quite 7.")).to eq(
+      "%{field} ɱúúšť ƀéé ááť łééáášť %{limit}, Ñóóť Ɋúúííťéé 7."
+    )
     expect(messages["common.there_are_roles", roles: "clerk"]).to end_with(": clerk.")
   ensure
     messages.language = "en"

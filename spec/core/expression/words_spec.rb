@@ -160,6 +160,15 @@ RSpec.describe "Expressions in words" do
     expect(words("collect_by >= received", "collect_by")).to eq("on or after Received")
   end
 
+  it "gives three conditions or more a line each" do
+    text = "clay > 1 and tare > 2 and (stage = \"Drying\" or fired)"
+    expect(words(text)).to eq("Clay > 1\nand Tare > 2\nand (Stage = “Drying” or Fired is yes)")
+    expect(words("clay > 1 and tare > 2")).to eq("Clay > 1 and Tare > 2")
+    expect(requirement("clay > 1 and tare > 2 and fired")).to eq(
+      "Clay must be more than 1,\nand Tare must be more than 2,\nand Fired must be yes."
+    )
+  end
+
   it "says a chain of ifs in rows" do
     rows = ->(text) { Core::Expression::CaseRows.of(Core::Expression.parse(text), design.scope) }
     expect(rows.call("if stage = \"Drying\" then 1 else if clay > 5 or tare is blank then clay else blank")).to eq(

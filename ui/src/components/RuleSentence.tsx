@@ -3,9 +3,9 @@ import { t } from "../words";
 
 type Props = { rule: Pick<Rule, "sentence" | "cases">; className?: string };
 
-/** A rule in words; where a chain of ifs sets a field, as rows, since such a sentence has to be read twice. */
+/** A rule in words, line by line where it has many conditions; where a chain of ifs sets a field, as rows, since such a sentence has to be read twice. */
 export function RuleSentence({ rule, className = "" }: Props) {
-  if (rule.cases.length === 0) return <p className={className}>{rule.sentence}</p>;
+  if (rule.cases.length === 0) return <p className={`whitespace-pre-line ${className}`}>{rule.sentence}</p>;
   return (
     <div className={`flex flex-col gap-2 ${className}`}>
       {rule.cases.map(({ field, rows }) => (

@@ -9,6 +9,8 @@ module UpTack
         include Lookup
 
         SIGNS = {"=" => "=", "<>" => "≠", "<=" => "≤", ">=" => "≥", "*" => "×", "/" => "÷"}.freeze
+        # Conditions from which on each has a line.
+        LINES = 3
         # Comparisons with the subject left out: "at most 90".
         ALONE = {
           "=" => "exactly",
@@ -98,7 +100,11 @@ module UpTack
         def comparison(node) =
           "#{node.left.accept(self)} #{SIGNS.fetch(node.sign, node.sign)} #{node.right.accept(self)}"
 
-        def logic(node) = "#{alternative(node.left, node)} #{Wording[node.word]} #{alternative(node.right, node)}"
+        # Three conditions or more are read line by line.
+        def logic(node)
+          parts = chain(node).map { |part| alternative(part, node) }
+          parts.join("#{(parts.length < LINES) ? " " : "\n"}#{Wording[node.word]} ")
+        end
 
         def range(node)
           ends = {low: node.low.accept(self), high: node.high.accept(self)}
@@ -128,6 +134,13 @@ module UpTack
           return Values.show(Functions::DateFunctions.iso(node.arguments.first.value)) if fixed_date?(node)
 
           Spoken.speak(node.name, node.arguments.map { |argument| grouped(argument) })
+        end
+
+        # @return [Array<Nodes::Node>] what the same `and` or `or` joins
+        def chain(node)
+          [node.left, node.right].flat_map do |part|
+            (part.is_a?(Nodes::Logic) && part.word == node.word) ? chain(part) : [part]
+          end
         end
 
         private

@@ -86,8 +86,10 @@ module UpTack
         end
 
         def both(tree)
-          parts = [tree.left, tree.right].map { |part| phrase(part) }
-          parts.join(", and ") if parts.all?
+          parts = @humanizer.chain(tree).map { |part| phrase(part) }
+          return unless parts.all?
+
+          parts.join(",#{(parts.length < Humanizer::LINES) ? " " : "\n"}#{Wording["and"]} ")
         end
 
         # "A or B" where A says what something is not, reads better as "if it is, B".
