@@ -1,6 +1,7 @@
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
+import { compressed } from "./scripts/compressed.ts";
 import { guide } from "./scripts/guide.ts";
 
 /** The toasts' styles come as a file (see main.tsx): the page's policy lets no script write styles into it. */
@@ -10,7 +11,7 @@ const toastStylesFromFile: Plugin = {
 };
 
 export default defineConfig({
-  plugins: [guide, toastStylesFromFile, react(), tailwindcss()],
+  plugins: [guide, toastStylesFromFile, react(), tailwindcss(), compressed],
   build: { chunkSizeWarningLimit: 900, assetsInlineLimit: 0 },
   server: { proxy: { "/api": "http://127.0.0.1:4567" } },
 });

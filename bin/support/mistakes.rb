@@ -12,6 +12,7 @@ require_relative "../../core/lib/up_tack/core"
 
 core = UpTack::Core
 asked = JSON.parse($stdin.read)
+core::Messages.language = asked.fetch("language")
 project = core::Design::Project.reopen(asked.fetch("design"))
 table = project.table(asked.fetch("table"))
 seen = asked.fetch("seen")

@@ -137,7 +137,7 @@ RSpec.describe "The guide, followed" do
     end
     visit "/t/clays/forms"
     select "Stoneware", from: "Family"
-    expect(page).to have_field("Limit °C", with: "1280")
+    expect(page).to have_field("Limit °C", with: "1,280")
   end
 
   it "calculates a field" do

@@ -35,13 +35,15 @@ module ForeignWalk
     people = UpTack::Store::Person.pluck(:name, :email, :sign_in)
     formulas = project.tables.flat_map { |table| table.filters.map(&:formula) }
     started = UpTack::Store::Revision.order(:id).first.summary
-    words = [texts, literals, dates, people, formulas, started, project.conventions.time_zone,
-      NAMES].flatten.compact.join(" ").downcase
+    sampled = %i[FIRST LAST PLAIN].map { |list| UpTack::Core::Bench::Samples::Words.const_get(list) }
+    chosen = [texts, literals, people, formulas, started, project.conventions.time_zone]
+    words = [chosen, sampled, dates, NAMES].flatten.compact.join(" ").downcase
     words.scan(/[a-z]+/).to_h { |word| [word, true] }
   end
 
   # @param known [Hash{String=>true}] words of the data
-  # @param phrases [Array<String>] what the log calls fields, as they were called then
+  # @param phrases [Array<String>] what the log calls fields, as they were called then; codes such as KD-017 are
+  #   data, and formulas stand in backticks
   # @return [Array<String>] texts of the page with words that are in no catalogue
   def hard_wired(known, phrases = [])
     texts = page.evaluate_script(<<~JS)
@@ -61,10 +63,10 @@ module ForeignWalk
         return found;
       })()
     JS
-    called = /\b(?:#{phrases.sort_by { |phrase|
-      -phrase.length
-    }.map { |phrase| Regexp.escape(phrase) }.join("|")})(?!\w)/
-    own = texts.uniq.map { |text| phrases.empty? ? text : text.gsub(called, "") }
+    longest_first = phrases.sort_by { |phrase| -phrase.length }.map { |phrase| Regexp.escape(phrase) }
+    called = /\b(?:#{longest_first.join("|")})(?!\w)/
+    own = texts.uniq.map { |text| text.gsub(/\b[A-Z]{2,4}-\d+|`[^`]*`/, "") }
+    own = own.map { |text| text.gsub(called, "") } if phrases.any?
     own.select { |text| text.downcase.scan(/[a-z]{2,}/).any? { |word| !known.key?(word) } }
   end
 

@@ -19,12 +19,46 @@ RSpec.describe "The pages that the application serves" do
       get path
       expect([path, last_response.status]).to eq([path, 200])
     end
-    styles = Dir[File.join(UpTack::Web::Application::UI, "assets", "*.css")].map { |file| File.read(file) }.join
+    styles = Dir[File.join(UpTack::Web::Helpers::Assets::FOLDER, "assets", "*.css")].map { |file| File.read(file) }.join
     fonts = styles.scan(/url\(([^)]+)\)/).flatten
     expect(fonts).not_to be_empty
     expect(fonts).to all(
       start_with("/assets/").or(start_with("./")).or(start_with("data:image/svg")).or(start_with("\"data:image/svg"))
     )
+  end
+
+  it "sends scripts as they were compressed when they were built, to be kept for good" do
+    folder = UpTack::Web::Helpers::Assets::FOLDER
+    script = Dir[File.join(folder, "assets", "index-*.js")].first
+    read = {
+      "br, gzip" => ["br", ->(body) { body == File.binread("#{script}.br") }],
+      "gzip" => ["gzip", ->(body) { Zlib.gunzip(body) == File.binread(script) }],
+      "br;q=0, gzip;q=0.5" => ["gzip", ->(body) { Zlib.gunzip(body) == File.binread(script) }],
+      "identity" => [nil, ->(body) { body == File.binread(script) }]
+    }
+    read.each do |accepted, (encoding, same)|
+      get script.delete_prefix(folder), {}, "HTTP_ACCEPT_ENCODING" => accepted
+      headers = last_response.headers
+      expect([accepted, headers["Content-Encoding"], same.call(last_response.body.b)]).to eq([accepted, encoding, true])
+      expect(headers).to include("Content-Type" => start_with("text/javascript"), "Vary" => "Accept-Encoding")
+      expect(headers["Cache-Control"].split(", ")).to contain_exactly("public", "immutable", "max-age=31536000")
+    end
+    get "#{script.delete_prefix(folder)}.br"
+    expect(last_response.media_type).to eq("text/html")
+  end
+
+  it "compresses large answers, and sends nothing again to whoever has it" do
+    get "/api/tables/pieces", {}, "HTTP_ACCEPT_ENCODING" => "gzip"
+    whole = Zlib.gunzip(last_response.body.b)
+    expect([last_response.headers["Content-Encoding"], JSON.parse(whole)["key"]]).to eq(%w[gzip pieces])
+    tag = last_response.headers["ETag"]
+    get "/api/tables/pieces", {}, "HTTP_IF_NONE_MATCH" => tag
+    expect([last_response.status, last_response.body]).to eq([304, ""])
+    change(:ChangeField, table: "pieces", field: "stage", parts: {"label" => "State"})
+    get "/api/tables/pieces", {}, "HTTP_IF_NONE_MATCH" => tag
+    expect([last_response.status, last_response.body.include?("State")]).to eq([200, true])
+    get "/api/session", {}, "HTTP_ACCEPT_ENCODING" => "gzip"
+    expect(last_response.headers).not_to include("Content-Encoding")
   end
 
   it "keeps answers of the API out of caches, and everything under a strict policy" do

@@ -1,6 +1,7 @@
 import createClient, { type Middleware } from "openapi-fetch";
 import { t } from "../words";
 import type { components, paths } from "./generated";
+import { revalidated } from "./revalidated";
 
 type Schemas = components["schemas"];
 export type Session = Schemas["Session"];
@@ -105,7 +106,7 @@ const problems: Middleware = {
 };
 
 /** The typed client of the HTTP API. A failed call throws a ProblemError. */
-export const api = createClient<paths>();
+export const api = createClient<paths>({ fetch: revalidated });
 api.use(keys, problems);
 
 /** The data of an answer whose status was a success. */

@@ -1,3 +1,4 @@
+import { forgetAnswers } from "../../api/revalidated";
 import { lasting, ofTab } from "../../storage";
 
 let owner = 0;
@@ -46,7 +47,7 @@ export function leftBehind(place: string, ...older: string[]) {
 
 /** What holds something that somebody typed and has not saved. */
 const UNSAVED = /^up-tack-(draft|mend|sent)\/|^up-tack-edit\//;
-const forgetting = new Set<() => void>();
+const forgetting = new Set<() => void>([forgetAnswers]);
 
 /** Told when everything is forgotten, for what is remembered in the page as well. */
 export const onForgetting = (forget: () => void) => {

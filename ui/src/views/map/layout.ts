@@ -1,10 +1,12 @@
-import ELK from "elkjs/lib/elk.bundled.js";
+import ELK from "elkjs/lib/elk-api.js";
+import worker from "elkjs/lib/elk-worker.min.js?url";
 import type { Graph } from "./graph";
 
 export const WIDTH = 176;
 export const HEIGHT = 44;
 
-const elk = new ELK();
+/** Works in a thread of its own, whose script is loaded when a map is first opened: large graphs take seconds. */
+const elk = new ELK({ workerUrl: worker });
 
 /** Where each node stands: left to right, what is read before what reads it. */
 export async function placed(graph: Graph): Promise<Map<string, { x: number; y: number }>> {

@@ -4,10 +4,17 @@ module UpTack
   module Web
     # The one Rack application: the API under /api, the interface elsewhere.
     class Application < Sinatra::Base
-      UI = Installation.path("ui", "dist")
+      # Bytes of an answer from which on it is compressed.
+      WORTH_COMPRESSING = 8_192
 
       Guard::RateLimits.prepare
       use Guard::RequestId
+      # Answers are compressed, and not sent again to whoever has them (by their ETag).
+      use Rack::Deflater,
+        include: %w[application/json text/html text/markdown application/yaml],
+        if: ->(_env, _status, headers, _body) { headers.fetch("content-length", 0).to_i >= WORTH_COMPRESSING }
+      use Rack::ConditionalGet
+      use Rack::ETag
       use Guard::Proxies
       use Rack::Attack
       use Guard::Idempotency
@@ -22,7 +29,7 @@ module UpTack
       # Answers only to its own names, so that no page elsewhere can reach it under a borrowed one.
       set :host_authorization, {permitted_hosts: Guard::Hosts.permitted}
 
-      helpers Params::Requests, Helpers::Responses, Helpers::Background
+      helpers Params::Requests, Helpers::Responses, Helpers::Background, Helpers::Assets
       register Helpers::Problems,
         Guard,
         Params::FormerKeys,
@@ -67,24 +74,17 @@ module UpTack
         file = asset(request.path_info)
         next page unless file
 
-        cache_control :public, max_age: 3600
-        send_file file
+        send_asset file
       end
 
       helpers do
-        # @return [String, nil] a file of the built interface other than its page
-        def asset(path)
-          file = File.expand_path(".#{path}", UI)
-          file if file.start_with?("#{UI}/") && File.file?(file) && !file.end_with?(".html")
-        end
-
         # The interface, with a nonce for the styles that its editor makes.
         def page
           nonce = SecureRandom.base64(18)
           headers "Content-Security-Policy" => Guard.policy(nonce)
           cache_control :no_cache
           content_type :html
-          html = File.read(File.join(UI, "index.html")).gsub("__nonce__", nonce)
+          html = File.read(File.join(Helpers::Assets::FOLDER, "index.html")).gsub("__nonce__", nonce)
           html.sub('lang="en"', %(lang="#{Core::Messages.language}"))
         end
       end

@@ -30,7 +30,7 @@ module UpTack
       def self.policy(nonce = nil)
         styles = "style-src-elem 'self'#{" 'nonce-#{nonce}'" if nonce}; style-src-attr 'unsafe-inline'"
         "default-src 'none'; script-src 'self'; #{styles}; font-src 'self'; img-src 'self' data:; " \
-          "connect-src 'self'; manifest-src 'self'; " \
+          "connect-src 'self'; manifest-src 'self'; worker-src 'self'; " \
           "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
       end
 

@@ -115,6 +115,7 @@ module UpTack
             "design" => @workspace.project.attributes,
             "table" => table,
             "seen" => seen,
+            "language" => Core::Messages.language,
             "at" => SuggestEdges.clock(@workspace).to_s,
             "records" => around(design)
           }

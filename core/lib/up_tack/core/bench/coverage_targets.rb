@@ -133,7 +133,7 @@ module UpTack
             .map do |side, words|
               Point.new(
                 key: "#{part} #{place.from} #{side}",
-                words: "#{one} #{words} #{other}",
+                words: "#{one} #{Wording[words]} #{other}",
                 notes: [[text, place.from, place.to, side]],
                 node: place,
                 part: part

@@ -225,7 +225,8 @@ module UpTack
           def edit(sort, node, text) = made(sort, @text[0...node.from] + text + @text[node.to..], source_of(node))
 
           def made(sort, text, before)
-            words = "`#{Values::Plain.cut(before, 60)}` changed: `#{Values::Plain.cut(text, 120)}`"
+            texts = {before: Values::Plain.cut(before, 60), after: Values::Plain.cut(text, 120)}
+            words = Wording["`%{before}` changed: `%{after}`", **texts]
             Mutant.new(sort: sort, words: words, attributes: put(text))
           end
 
