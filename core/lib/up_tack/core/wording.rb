@@ -11,12 +11,13 @@ module UpTack
       module_function
 
       # @param text [String] in English, with gaps such as %{field}; it stands whole in the code
-      # @param gaps [Hash{Symbol=>Object}] what stands in its gaps
+      # @param gaps [Hash{Symbol=>Object}, nil] what stands in its gaps; no keywords, which cost a hash where there are
+      #   none, and rules say why they did nothing for each record
       # @return [String] in the language of the messages
       # @raise [KeyError] if a gap is missing
-      def [](text, **gaps)
+      def [](text, gaps = nil)
         said = (Messages.language == "en") ? text : MadeUpLanguage.text(text)
-        return said if gaps.empty?
+        return said unless gaps
 
         said.gsub(/%\{(\w+)\}/) { gaps.fetch(Regexp.last_match(1).to_sym).to_s }
       end
