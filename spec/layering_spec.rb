@@ -82,6 +82,17 @@ RSpec.describe "The floors" do
     expect(named).to be_empty, named.join("\n")
   end
 
+  # What answers are made of, whether a request was answered before, and who may do what.
+  it "leave services to use cases: web names those that it renders, and what it refuses" do
+    known = /Services::(FormState|SaveResult|OpenChoices|Fields|View|NotAllowed|AnswerOnce)\b/
+    named =
+      Dir["#{root}/web/lib/**/*.rb"].flat_map do |file|
+        lines = File.readlines(file).grep_v(/^\s*#/).map { |line| line.gsub(known, "") }.grep(/\bServices::/)
+        lines.map { |line| "#{file.delete_prefix("#{root}/")}: #{line.strip}" }
+      end
+    expect(named).to be_empty, named.join("\n")
+  end
+
   it "name nothing of an upper floor in their files" do
     above = {
       "core" => /ActiveRecord|ActiveSupport|Sinatra|Rack::|UpTack::(Store|UseCases|Web)|\b(Store|UseCases|Web)::/,

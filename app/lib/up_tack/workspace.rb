@@ -30,6 +30,26 @@ module UpTack
       "common.there_is_no_table", table: key
     ])
 
+    # @param table [String] key
+    # @param key [String]
+    # @return [Core::Design::Field]
+    # @raise [Store::NotFound]
+    def field(table, key)
+      design = table(table)
+      design.field(key) ||
+        raise(Store::NotFound, Core::Messages["common.there_is_no_field", unknown: key, table: design.label])
+    end
+
+    # @param table [String] key
+    # @param id [String]
+    # @return [Core::Rules::Rule]
+    # @raise [Store::NotFound]
+    def rule(table, id)
+      design = table(table)
+      design.rule(id) ||
+        raise(Store::NotFound, Core::Messages["app.workspace.there_is_no_rule", rule: id, design: design.label])
+    end
+
     # @return [Hash{String=>Core::Save::Plan}] all, by table
     def plans = compiled.plans
 

@@ -3,7 +3,10 @@ import { t } from "../words";
 
 type Props = { rule: Pick<Rule, "sentence" | "cases">; className?: string };
 
-/** A rule in words, line by line where it has many conditions; where a chain of ifs sets a field, as rows, since such a sentence has to be read twice. */
+/**
+ * A rule in words, line by line where it has many conditions; where a chain of ifs sets a field, as rows, since such a
+ * sentence has to be read twice.
+ */
 export function RuleSentence({ rule, className = "" }: Props) {
   if (rule.cases.length === 0) return <p className={`whitespace-pre-line ${className}`}>{rule.sentence}</p>;
   return (

@@ -24,7 +24,7 @@ module UpTack
         # @return [Losses]
         # @raise [Store::NotFound, Core::Invalid]
         def call(table:, field:, type: nil, choices: nil, list: nil, target: nil)
-          old = Services::FindField.new(@workspace).call(table: table, field: field)
+          old = @workspace.field(table, field)
           design = @workspace.table(table)
           choices = @workspace.project.list(list)&.values || choices
           if type.to_s.empty?

@@ -21,7 +21,7 @@ module UpTack
         # @return [Array<Store::NameSearch::Match>]
         # @raise [Store::NotFound, Core::Invalid]
         def call(table:, field:, text:, records:, typed: {})
-          link = Services::FindField.new(@workspace).call(table: table, field: field)
+          link = @workspace.field(table, field)
           Core::Invalid.because(Core::Messages["common.is_no_link", link: link.label], part: "field") unless link.link?
 
           check(table, records)

@@ -18,7 +18,7 @@ module UpTack
         # @return [Array<Store::NameSearch::Match>]
         # @raise [Store::NotFound, Core::Invalid]
         def call(table:, field:, text:, typed: {}, id: nil)
-          link = Services::FindField.new(@workspace).call(table: table, field: field)
+          link = @workspace.field(table, field)
           unless @workspace.visibility.field?(link)
             raise Store::NotFound,
               Core::Messages["common.there_is_no_field", unknown: field, table: @workspace.table(table).label]

@@ -33,8 +33,7 @@ module UpTack
             end
 
           app.get("/api/tables/:table/schema.json") do
-            table = workspace.table(params[:table])
-            json(Interchange::SchemaExport::JsonSchema.generate(table, workspace.visibility.fields(table)))
+            json(UseCases::Exports::RecordSchema.new(workspace).call(table: params[:table]))
           end
 
           WHOLE.each do |kind, (ending, type)|

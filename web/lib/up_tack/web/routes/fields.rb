@@ -38,7 +38,7 @@ module UpTack
           end
 
           app.patch("/api/tables/:table/fields/:field") do
-            Services::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            workspace.field(params[:table], params[:field])
             position = number_sent("position")
             change =
               if position
@@ -54,7 +54,7 @@ module UpTack
           end
 
           app.post("/api/tables/:table/fields/:field/choices/preview") do
-            Services::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            workspace.field(params[:table], params[:field])
             change =
               changes::ChangeField.new(
                 table: params[:table],
@@ -65,7 +65,7 @@ module UpTack
           end
 
           app.delete("/api/tables/:table/fields/:field") do
-            Services::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            workspace.field(params[:table], params[:field])
             change = changes::RemoveField.new(table: params[:table], field: params[:field])
             change_design(whole_table(params[:table])) { |design| design.call(change) }
           end

@@ -62,7 +62,7 @@ module UpTack
           end
 
           app.put("/api/tables/:table/rules/:rule") do
-            Services::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])
+            workspace.rule(params[:table], params[:rule])
             change =
               changes::PinRule.new(
                 table: params[:table],
@@ -73,7 +73,7 @@ module UpTack
           end
 
           app.delete("/api/tables/:table/rules/:rule") do
-            Services::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])
+            workspace.rule(params[:table], params[:rule])
             change = changes::UnpinRule.new(table: params[:table], rule: params[:rule])
             change_design(whole_table(params[:table])) { |design| design.call(change) }
           end
