@@ -243,7 +243,7 @@ RSpec.describe "Records out and in again" do
       [[/mixes day-first and month-first dates/], [[3, /no month 31/]]]
     )
     expect(try.call("two_columns_of_one_name.csv", "members").first).to match([/Two columns are named/])
-    refused = try.call("pieces_to_mend.csv", "pieces").last.to_h
+    refused = try.call("pieces_to_fix.csv", "pieces").last.to_h
     expect(refused.keys).to eq([5, 6, 7, 8, 9, 10, 11])
     expect(refused[6]).to include("more than one record is named “Ansa Velt” (#1, #6)")
     expect(try.call("members.jsonl", "members").last).to match([[3, /“Phone” is a list or an object/]])

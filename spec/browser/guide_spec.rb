@@ -234,7 +234,7 @@ RSpec.describe "The guide, followed" do
         click_link records
         click_link import
         find("input[type=file]", visible: :all).attach_file(
-          UpTack::Installation.path("demo", "imports", "pieces_to_mend.csv")
+          UpTack::Installation.path("demo", "imports", "pieces_to_fix.csv")
         )
       end
       guide.step(2, "don't import") { |none| expect(page).to have_css("option", text: none, visible: :all) }

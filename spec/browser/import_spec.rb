@@ -11,7 +11,7 @@ RSpec.describe "Import" do
   it "tries a file on the rules, saves what passes, and takes the mended rest" do
     visit "/t/pieces/records"
     click_link "Import"
-    bring(demo("pieces_to_mend.csv"))
+    bring(demo("pieces_to_fix.csv"))
     expect(page).to have_text("CSV, 10 rows, encoding: UTF-8, separated by commas").and have_select(
       "Field: Peak °C",
       selected: "Peak °C"

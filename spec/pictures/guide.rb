@@ -117,7 +117,7 @@ class GuidePages < Camera
     end
     guide("import", "/t/pieces/import") do
       find("input[type=file]", visible: :all)
-        .attach_file(File.expand_path("../../demo/imports/pieces_to_mend.csv", __dir__))
+        .attach_file(File.expand_path("../../demo/imports/pieces_to_fix.csv", __dir__))
       page.has_text?("Column in the file")
       click_button "Preview"
       page.has_text?("nothing saved yet")

@@ -89,7 +89,7 @@ class Views < Camera
   # A file tried on the rules.
   def imports
     picture("screenshots/import.png", "/t/pieces/import") do
-      bring(File.expand_path("../../demo/imports/pieces_to_mend.csv", __dir__))
+      bring(File.expand_path("../../demo/imports/pieces_to_fix.csv", __dir__))
       click_button "Preview"
       page.has_text?("nothing saved yet")
       page.execute_script("document.querySelector('[aria-live] [role=status]').scrollIntoView({block: 'start'})")
