@@ -54,11 +54,20 @@ RSpec.describe "bin/start" do
   it "serves the demo, keeps it over a second start, and skips what is done" do
     port = free_port
     running(port) do |lines|
-      expect(lines.join).to include("Putting in the demo").and include("http://127.0.0.1:#{port}")
+      expect(lines.join).to include("Installing the demo").and include("http://127.0.0.1:#{port}")
       expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/api/welcome"))).to include("Ember Lane Kiln Share")
       expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/t/pieces/rules"))).to include("<div id=\"root\">")
     end
-    running(port) { |lines| expect(lines.join).not_to match(/Putting|Installing|Building/) }
+    running(port) { |lines| expect(lines.join).not_to match(/Installing|Building/) }
+  end
+
+  it "serves a folder once: a second server is told which process has it, a later one is not" do
+    running(free_port) do
+      _, error, status = start(PORT: free_port.to_s)
+      expect(status.exitstatus).to eq(1)
+      expect(error).to match(/\AUp Tack: Process \d+ already serves .*\. Use that one, or stop it first\.$/)
+    end
+    running(free_port) { |lines| expect(lines.join).to include("Up Tack runs at") }
   end
 
   it "lets other machines in under the names alone that are given, and keeps its folder to itself" do
@@ -68,7 +77,7 @@ RSpec.describe "bin/start" do
       Net::HTTP.start("127.0.0.1", port) { |http| http.request(request) }
     end
     running(port, HOST: "0.0.0.0", UP_TACK_HOSTS: "tack.example") do |lines|
-      expect(lines.join).to include("Other machines can reach this, under tack.example and no other name")
+      expect(lines.join).to include("Other machines can reach this as tack.example, and under no other name")
       expect(%w[tack.example elsewhere.example].map { |host| answer.call(host).code }).to eq(%w[200 403])
       expect(JSON.parse(answer.call("tack.example").body)["demo"]).to eq([])
       expect(JSON.parse(answer.call("localhost").body)["demo"].length).to eq(4)
@@ -116,16 +125,16 @@ RSpec.describe "bin/start" do
     FileUtils.mkdir_p(broken)
     File.write(File.join(broken, "up_tack.sqlite3"), "this is no database at all, whatever its name says")
     {
-      {PORT: taken.addr[1].to_s} => /\AUp Tack: Port \d+ is in use; stop what runs there, or pick another one/,
+      {PORT: taken.addr[1].to_s} => /\AUp Tack: Port \d+ is in use\. Stop what runs there, or choose another port/,
       {PORT: "http"} => /\AUp Tack: PORT must be a number from 1 to 65535/,
       {HOST: "0.0.0.0", PORT: free_port.to_s} =>
-        /\AUp Tack: HOST=0.0.0.0 lets other machines in; say by which names .* UP_TACK_HOSTS/,
-      {UP_TACK_PROXIES: "nowhere", PORT: free_port.to_s} => /\AUp Tack: UP_TACK_PROXIES holds addresses/,
+        /\AUp Tack: HOST=0.0.0.0 gives other machines access\. Set the names .* UP_TACK_HOSTS/,
+      {UP_TACK_PROXIES: "nowhere", PORT: free_port.to_s} => /\AUp Tack: UP_TACK_PROXIES must be addresses/,
       {UP_TACK_KEY: "short", PORT: free_port.to_s} =>
         /\AUp Tack: UP_TACK_KEY or .* can't be used: A key needs at least 32 characters/,
       {HOST: "203.0.113.9", UP_TACK_HOSTS: "tack.example", PORT: free_port.to_s} =>
-        /\AUp Tack: There is no address/,
-      {UP_TACK_DATA: blocked, PORT: free_port.to_s} => /\AUp Tack: The folder .* can't be written to/,
+        /\AUp Tack: This machine has no address/,
+      {UP_TACK_DATA: blocked, PORT: free_port.to_s} => /\AUp Tack: The folder .* is not writable/,
       {UP_TACK_DATA: broken, PORT: free_port.to_s} => /\AUp Tack: .* can't be opened as a database of Up Tack/
     }.each do |environment, message|
       _, error, status = start(**environment)
@@ -134,7 +143,7 @@ RSpec.describe "bin/start" do
     end
     _, error, status = start("--wrong")
     expect([status.exitstatus, error]).to eq(
-      [1, "Up Tack: There is no option --wrong; there are --fresh, --empty and --yes.\n"]
+      [1, "Up Tack: Unknown option --wrong. The options are --fresh, --empty and --yes.\n"]
     )
   ensure
     taken&.close
@@ -146,7 +155,7 @@ RSpec.describe "bin/start" do
     running(port) { File.write("#{path}.mark", "") }
     before = File.stat(path).ino
     _, error, status = start("--fresh", PORT: port.to_s)
-    expect([status.exitstatus, error]).to match([1, /say --fresh --yes/])
+    expect([status.exitstatus, error]).to match([1, /use --fresh --yes/])
     expect(File.stat(path).ino).to eq(before)
   end
 end

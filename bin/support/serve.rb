@@ -24,40 +24,52 @@ end
 def check_port(host, port)
   TCPServer.new(host, port).close
 rescue Errno::EADDRINUSE
-  fail_with("Port #{port} is in use; stop what runs there, or pick another one: " \
+  fail_with("Port #{port} is in use. Stop what runs there, or choose another port: " \
     "PORT=#{(port < 65_535) ? port + 1 : 4567} bin/start")
 rescue Errno::EACCES
-  fail_with("Port #{port} may not be used by this account; pick one above 1023: PORT=4567 bin/start")
+  fail_with("This account may not use port #{port}. Choose one above 1023: PORT=4567 bin/start")
 rescue SocketError, Errno::EADDRNOTAVAIL
-  fail_with("There is no address “#{host}” on this machine; HOST is usually 127.0.0.1.")
+  fail_with("This machine has no address “#{host}”. HOST is usually 127.0.0.1.")
 end
 
 LOOPBACK = %w[127.0.0.1 localhost ::1].freeze
+
+# One server at a time: what a process remembers of a design or a restore is not known to another one. The lock is
+# released with the process, however it ends.
+def lock_folder(folder)
+  lock = File.open(File.join(folder, "up_tack.lock"), File::RDWR | File::CREAT, 0o600)
+  unless lock.flock(File::LOCK_EX | File::LOCK_NB)
+    fail_with("Process #{lock.read.strip} already serves #{folder}. Use that one, or stop it first.")
+  end
+  lock.truncate(0)
+  lock.write(Process.pid.to_s)
+  lock.flush
+  lock
+end
 
 # @return [Array<String>] names under which it may be called besides those of this machine
 def check_hosts(host, text)
   hosts = text.split(",").map(&:strip).reject(&:empty?)
   return hosts if LOOPBACK.include?(host) || hosts.any?
 
-  fail_with("HOST=#{host} lets other machines in; say by which names they call this one, such as " \
-    "UP_TACK_HOSTS=tack.example,192.0.2.7, with commas between them.")
+  fail_with("HOST=#{host} gives other machines access. Set the names under which they reach this one, separated by " \
+    "commas: UP_TACK_HOSTS=tack.example,192.0.2.7")
 end
 
 def check_proxies(text)
   UpTack::Web::Guard::Proxies.named(text)
 rescue IPAddr::Error
-  fail_with("UP_TACK_PROXIES holds addresses or networks, with commas between them, such as " \
-    "127.0.0.1,10.0.0.0/8; “#{text}” is not that.")
+  fail_with("UP_TACK_PROXIES must be addresses or networks, separated by commas, such as " \
+    "127.0.0.1,10.0.0.0/8, not “#{text}”.")
 end
 
 # What it means, said to whoever starts it.
 def tell_of_hosts(host, hosts)
   return if LOOPBACK.include?(host)
 
-  puts "· Other machines can reach this, under #{hosts.join(", ")} and no other name. Passwords " \
-    "travel in the clear unless a"
-  puts "  proxy in front of it speaks HTTPS (name it in UP_TACK_PROXIES). The demo's people " \
-    "can't come in with one click from there."
+  puts "· Other machines can reach this as #{hosts.join(", ")}, and under no other name."
+  puts "  Passwords travel unencrypted unless a proxy with HTTPS is in front of it (set UP_TACK_PROXIES)."
+  puts "  From other machines, the demo's people can't sign in with one click."
 end
 
 # The folder is for this account alone: it holds everything, and the key of the log.
@@ -71,24 +83,24 @@ def check_folder(folder)
   File.write(probe, "")
   File.delete(probe)
 rescue SystemCallError
-  fail_with("The folder #{folder} can't be written to; set UP_TACK_DATA to one that can.")
+  fail_with("The folder #{folder} is not writable. Set UP_TACK_DATA to another folder.")
 end
 
-def put_demo_back(path, sure:)
+def start_again_with_demo(path, sure:)
   return unless File.exist?(path)
 
   unless sure
     unless $stdin.tty?
-      fail_with("--fresh would delete all records in #{path}; say --fresh --yes to do it without asking.")
+      fail_with("--fresh deletes all records in #{path}. To do this without being asked, use --fresh --yes.")
     end
-    print "Delete everything in #{path} and put the demo back? [y/N] "
+    print "Delete everything in #{path} and start again with the demo? [y/N] "
     exit 1 unless $stdin.gets.to_s.strip.downcase.start_with?("y")
   end
   ["", "-wal", "-shm"].each { |ending| FileUtils.rm_f("#{path}#{ending}") }
 end
 
 unknown = ARGV - %w[--fresh --yes --empty]
-fail_with("There is no option #{unknown.first}; there are --fresh, --empty and --yes.") if unknown.any?
+fail_with("Unknown option #{unknown.first}. The options are --fresh, --empty and --yes.") if unknown.any?
 
 host = ENV.fetch("HOST", "127.0.0.1")
 port = port_from(ENV.fetch("PORT", "4567"))
@@ -104,7 +116,8 @@ path = File.join(folder, "up_tack.sqlite3")
 hosts = check_hosts(host, ENV["UP_TACK_HOSTS"].to_s)
 check_folder(folder)
 check_port(host, port)
-put_demo_back(path, sure: ARGV.include?("--yes")) if ARGV.include?("--fresh")
+LOCK = lock_folder(folder)
+start_again_with_demo(path, sure: ARGV.include?("--yes")) if ARGV.include?("--fresh")
 
 require_relative "../../web/lib/up_tack/web"
 check_proxies(ENV["UP_TACK_PROXIES"])
@@ -119,11 +132,10 @@ begin
   # Kept, so that a second start before anybody has set it up does not bring the demo after all.
   UpTack::Store::Settings["empty"] = "yes" if ARGV.include?("--empty") && !begun
   if !begun && UpTack::Store::Settings["empty"] == "yes"
-    puts "· Nothing is in it yet: open it in a browser to name the project and its first builder. " \
-      "The page asks for this code:"
+    puts "· The project is empty. Open it in a browser to name it and its first builder. The page asks for this code:"
     puts "    #{UpTack::UseCases::People::SetUp.new_code}"
   elsif !begun
-    puts "· Putting in the demo: Ember Lane Kiln Share"
+    puts "· Installing the demo: Ember Lane Kiln Share"
     UpTack::UseCases::Design::InstallDemo.new.call
   end
   UpTack::Store::CompiledDesign.current if UpTack::Store::Revision.any?
@@ -141,7 +153,7 @@ configuration = Puma::Configuration.new do |config|
   config.bind "tcp://#{host.include?(":") ? "[#{host}]" : host}:#{port}"
   # More than can be busy at a time: some wait for their turn, and those who save must not.
   config.threads 2, 32
-  # No file that is brought in is larger.
+  # No file that is imported is larger.
   config.http_content_length_limit UpTack::UseCases::Imports::Uploads::LARGEST
   config.environment "production"
   config.app UpTack::Web::Application
