@@ -6,10 +6,14 @@ module UpTack
   # What happens by itself while the application runs. It only asks every minute;
   # what is due is said by the application's own clock.
   module Schedule
+    # Seconds without a look after which it has stopped.
+    STALLED = 300
+
     module_function
 
     # @return [Rufus::Scheduler]
     def start
+      @looked_at = now
       Rufus::Scheduler.new.tap do |scheduler|
         scheduler.every("1m", first: :now, overlap: false) { look }
       end
@@ -26,8 +30,15 @@ module UpTack
         Log["Schedule"].error("#{name} failed", e)
       end
     ensure
+      @looked_at = now if @looked_at
       ActiveRecord::Base.connection_handler.clear_active_connections!
     end
+
+    # @return [Boolean] whether it was started and has stopped since; work that takes long counts
+    def stalled? = !@looked_at.nil? && now - @looked_at > STALLED
+
+    # @return [Float] seconds that no change of the clock moves
+    def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
     # @return [Hash{String=>Proc}]
     def due(workspace)

@@ -61,7 +61,8 @@ module UpTack
         Routes::Proofs,
         Routes::Samples,
         Routes::Project,
-        Routes::Help
+        Routes::Help,
+        Routes::Health
 
       after { ActiveRecord::Base.connection_handler.clear_active_connections! }
 
