@@ -177,6 +177,23 @@ RSpec.describe "Expressions in words" do
     expect([rows.call("if clay > 5 then 1 else 2"), rows.call("clay + 1")]).to eq([[], []])
   end
 
+  it "leaves to the rows what they say, and keeps the rest of a rule's sentence" do
+    chain = "if stage = \"Drying\" then 1 else if stage = \"Glazed\" then 2 else 3"
+    sets = [{"field" => "clay", "to" => chain}, {"field" => "tare", "to" => "wet"}]
+    design = table(
+      *%w[clay tare wet].map { |key| field(key, "number") },
+      field("stage", "choice", choices: %w[Drying Glazed]),
+      rules: [rule("fill", "clay", event: "changed", watch: ["stage"], sets: sets)]
+    )
+    fill = design.rules.first
+    expect(fill.sentence_above_rows(design)).to eq(
+      "When Stage changes, Clay is set to the value of the first row that applies and Tare is set to Wet."
+    )
+    expect(fill.case_rows(design)).to eq(
+      "clay" => [["Stage = “Drying”", "1"], ["Stage = “Glazed”", "2"], [nil, "3"]]
+    )
+  end
+
   it "shows the values that went in, and the sum when it fails" do
     evaluation =
       Core::Expression::Evaluation.new(

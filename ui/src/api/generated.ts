@@ -2871,16 +2871,20 @@ export interface components {
             aim: string;
             kinds: string[];
         };
-        /** @description Fields that a chain of ifs sets, in rows: the first whose condition is met applies. */
-        Cases: {
-            /** @description Label of the field. */
-            field: string;
-            rows: {
-                /** @description A condition in words; null for the last row, where none is met. */
-                when: string | null;
-                then: string;
+        /** @description Fields that a chain of ifs sets, in rows: the first whose condition is met applies. Null without any. */
+        Cases: null | {
+            /** @description The rule's sentence, without what the rows say. */
+            lead: string;
+            fields: {
+                /** @description Label of the field. */
+                field: string;
+                rows: {
+                    /** @description A condition in words; null for the last row, where none is met. */
+                    when: string | null;
+                    then: string;
+                }[];
             }[];
-        }[];
+        };
         Rule: {
             id: string;
             kind: string;

@@ -1256,8 +1256,7 @@ export interface Gaps {
   "legend.unchecked": null;
   "legend.draft": null;
   "legend.empty": null;
-  "cases.lead": { field: Gap };
-  "cases.when": { condition: Gap };
+  "cases.condition": null;
   "cases.else": null;
   "rulePanel.lockReach": null;
   "rulePanel.lockWhole": null;
@@ -2971,8 +2970,7 @@ export const messages: { [key: string]: string } = {
   "legend.unchecked": "Existing records that the rule does not check yet",
   "legend.draft": "You have an unsaved change",
   "legend.empty": "No rule here. Click to pin one",
-  "cases.lead": "%{field} is set by the first row that applies:",
-  "cases.when": "if %{condition}",
+  "cases.condition": "If",
   "cases.else": "otherwise",
   "rulePanel.lockReach": "What is locked",
   "rulePanel.lockWhole": "the whole record, and deletion",

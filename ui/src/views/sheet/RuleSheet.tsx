@@ -72,8 +72,8 @@ function OneTable({ table, covered, proofs }: TableProps) {
               {field.note && <dd>{field.note}</dd>}
               {rules.length === 0 && <dd className="quiet text-[0.8125rem]">{field.sentence}</dd>}
               {rules.map((rule) => (
-                <dd key={rule.id} className="flex items-baseline gap-1.5 text-[0.8125rem]">
-                  <Mark size={10} className="shrink-0 text-primary" />
+                <dd key={rule.id} className="flex items-start gap-1.5 text-[0.8125rem]">
+                  <Mark size={10} className="mt-1.5 shrink-0 text-primary" />
                   <div>
                     <RuleSentence rule={rule} />
                     {rule.note && <span className="quiet"> {rule.note}</span>}

@@ -18,7 +18,7 @@ module UpTack
 
         # problems:: why it can't be saved; warnings:: what is surely not meant
         # notices:: what a builder should know of it and of the rules beside it, see Core::Analysis::Notices
-        # tack, sentence, cases:: the rule in words
+        # tack, sentence:: the rule in words; cases:: its sentence above rows, and the rows by field
         # fleeting:: what makes a calculated value change by itself, in words
         # pieces:: the formula in pieces, nil where they can't show it
         # looked:: the example of a record that was asked for
@@ -117,7 +117,7 @@ module UpTack
             notices: design.notices.about(rule),
             tack: rule.tack(design),
             sentence: rule.sentence(design),
-            cases: rule.case_rows(design),
+            cases: [rule.sentence_above_rows(design), rule.case_rows(design)],
             opening: sight.opening,
             fleeting: sight.fleeting,
             pieces: pieces(rule.attributes),

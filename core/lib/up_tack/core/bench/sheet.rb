@@ -75,7 +75,7 @@ module UpTack
           shown << "#{names.length - 5} more" if names.length > 5
           by = shown.empty? ? "" : "; by #{Masks::Phrases.to_sentence(shown)}"
           [
-            "- #{escaped(rule.sentence(table))}#{" #{escaped(rule.note)}" if rule.note} " \
+            "- #{escaped(rule.sentence_above_rows(table))}#{" #{escaped(rule.note)}" if rule.note} " \
               "*(#{STATES.fetch(covered.state)}, #{covered.reached.length} of #{covered.points.length} " \
               "cases covered#{by})*",
             *decision_rows(rule, table),

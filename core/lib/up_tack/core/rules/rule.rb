@@ -98,6 +98,18 @@ module UpTack
             .reject { |_, rows| rows.empty? }
         end
 
+        # @param table [Design::Table] its own
+        # @return [String] its sentence, with what stands in rows left to them
+        def sentence_above_rows(table)
+          formulas.each_key.inject(sentence(table)) do |said, part|
+            tree = taker(part) && compiled(table, part: part).tree
+            next said if tree.nil? || Expression::CaseRows.of(tree, table.scope).empty?
+
+            chain = Expression::Humanizer.new(table.scope).humanize(tree)
+            said.sub(chain) { Wording["the value of the first row that applies"] }
+          end
+        end
+
         private
 
         # @param _part [String] one of its formulas

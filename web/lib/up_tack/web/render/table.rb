@@ -140,7 +140,7 @@ module UpTack
             fields: rule.fields(table),
             tack: rule.tack(table),
             sentence: sentence(rule, table),
-            cases: Cases.render(rule.case_rows(table), table),
+            cases: Cases.of(rule, table),
             name: rule.name,
             note: rule.note,
             value: attributes["value"],
