@@ -188,7 +188,7 @@ RSpec.describe "The guide, followed" do
 
   it "adds a validation with a message of its own" do
     visit "/t/pieces/rules"
-    page_text = File.read(File.join(FollowedPage::FOLDER, "validations.md"))
+    page_text = File.read(File.join(FollowedPage::FOLDER, "validations.md")).gsub(/\s+/, " ")
     expect(page_text).to include("| Range |").and include("*Validate* column")
     cell("Fired weight g", "Validate")
     choose_kind "Range"
