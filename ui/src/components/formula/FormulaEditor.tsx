@@ -6,7 +6,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import type { Mistake } from "../../api/client";
 import { useFunctions, useNames } from "../../api/queries";
 import { t } from "../../words";
-import { MessageText } from "../MessageText";
+import { MistakeLines } from "../MistakeLines";
 import { completion } from "./completion";
 import { FunctionHelp } from "./FunctionHelp";
 import { labels } from "./labels";
@@ -72,8 +72,9 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
           value={value}
           onChange={onChange}
           onUpdate={(update) => {
-            if (update.selectionSet || update.docChanged || update.focusChanged)
-              setPlace(update.view.hasFocus ? update.state.selection.main.head : null);
+            // Kept when the focus leaves: help that goes would move what is being clicked.
+            if (update.view.hasFocus && (update.selectionSet || update.docChanged || update.focusChanged))
+              setPlace(update.state.selection.main.head);
           }}
           extensions={extensions}
           theme="none"
@@ -93,15 +94,13 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
           onCreateEditor={(view) => view.dispatch({ selection: { anchor: view.state.doc.length } })}
         />
       </div>
-      {mistakes.map((mistake) => (
-        <p key={`${mistake.from}-${mistake.message}`} className="mt-1 text-error" role="alert">
-          <MessageText text={mistake.message} />
-        </p>
-      ))}
+      <div className="flex items-baseline gap-3">
+        <MistakeLines mistakes={mistakes} />
+        <a href="/language" target="_blank" rel="noreferrer" className="quiet shrink-0 text-xs underline">
+          {t("language.link")}
+        </a>
+      </div>
       {place !== null && <FunctionHelp text={value} place={place} />}
-      <a href="/language" target="_blank" rel="noreferrer" className="quiet mt-1 inline-block text-xs underline">
-        {t("language.link")}
-      </a>
     </div>
   );
 }

@@ -2,6 +2,7 @@ import { useMemo, useRef, useState } from "react";
 import { type Mistake, type Pieces, ProblemError } from "../../api/client";
 import { checkFormula, useNames, writePieces } from "../../api/queries";
 import { t } from "../../words";
+import { MistakeLines } from "../MistakeLines";
 import { SegmentedControl } from "../SegmentedControl";
 import { FormulaEditor } from "./FormulaEditor";
 import { begin, PiecesEditor, type Shape } from "./pieces/PiecesEditor";
@@ -80,11 +81,7 @@ export function FormulaOrPieces({ table, label, value, onChange, mistakes, shape
         <>
           <PiecesEditor table={table} names={all} shapes={shapes} pieces={pieces} onChange={change} />
           <code className="quiet break-words font-mono text-xs">{value}</code>
-          {mistakes.map((mistake) => (
-            <p key={mistake.message} className="text-error" role="alert">
-              {mistake.message.replaceAll("`", "")}
-            </p>
-          ))}
+          <MistakeLines mistakes={mistakes} />
         </>
       ) : (
         <FormulaEditor

@@ -52,7 +52,7 @@ export default function Board() {
       <div className="relative min-w-0 flex-1 overflow-auto px-5 pt-5 pb-8">
         <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
           <div className="min-w-0 flex-1 basis-72">
-            <h1 className="truncate text-2xl">{table.label}</h1>
+            <h1 className="break-words text-2xl">{table.label}</h1>
             {table.note && <p>{table.note}</p>}
             <p className="quiet">{table.rules.length === 0 ? t("board.empty") : t("board.aim")}</p>
           </div>

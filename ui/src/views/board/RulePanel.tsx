@@ -94,8 +94,8 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       guide={kind?.guide}
       beside={
         <>
-          <RuleProofs table={table} parts={parts} {...(rule ? { rule } : {})} sound={sound} dirty={dirty} />
           <TryRule table={table} parts={parts} sound={sound} />
+          <RuleProofs table={table} parts={parts} {...(rule ? { rule } : {})} sound={sound} dirty={dirty} />
           {preview.failed && (
             <p className="text-error" role="alert">
               {t("rulePanel.effectFailed")}
@@ -144,8 +144,8 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
           usual={preview.data?.sentence ?? ""}
         />
       )}
-      {/* Beneath what is clicked and typed in: it comes a moment later, and nothing may move beneath a hand. */}
-      {said && <RuleSentence rule={said} className="quiet" />}
+      {/* Beneath what is clicked and typed in, its line kept: it comes a moment later, and nothing may move. */}
+      <div className="min-h-5">{said && <RuleSentence rule={said} className="quiet" />}</div>
       {mistakes
         .filter((mistake) => !shownAtPart(mistake, parts.kind))
         .map((mistake) => (

@@ -18,19 +18,25 @@ export function RuleProofs({ table, parts, rule, sound, dirty }: Props) {
   const any = (proofs.data?.proofs.length ?? 0) > 0;
   const text = JSON.stringify(parts);
   const calm = useDebounced(text, CALM);
-  const found = useQuery({
+  const found = useQuery<Found>({
     queryKey: queryKeys.endangered(table.key, calm),
     queryFn: ({ signal }) => endangered(table.key, JSON.parse(calm), signal),
     enabled: any && sound && dirty && calm === text,
+    placeholderData: (before) => before,
     gcTime: 10_000,
   });
   const covered = rule && proofs.data?.coverage.find((each) => each.rule === rule.id);
-  if (!any && !covered) return null;
-  const show = dirty && found.data && calm === text;
+  if (!covered && !(any && dirty && (sound || found.data))) return null;
+  const stale = !sound || calm !== text || found.isFetching;
   return (
     <section className="mb-4 flex flex-col gap-1.5 border-base-300 border-b pb-3" aria-label={t("proofs.ofRule")}>
       <h3 className="text-base">{t("proofs.ofRule")}</h3>
-      {show && <Endangered found={found.data} />}
+      {dirty && any && (
+        <div className={`flex min-h-5 flex-col gap-1.5 ${stale ? "opacity-60" : ""}`} aria-busy={stale}>
+          {found.data && <Endangered found={found.data} />}
+          {!found.data && sound && !found.error && <p className="quiet">{t("common.loading")}</p>}
+        </div>
+      )}
       {covered && (
         <>
           <p className="flex items-baseline gap-2">

@@ -15,7 +15,7 @@ export function FormHead({ table, form, record, onRemove }: Props) {
     <>
       {form && <FormPicker table={table} form={form} record={record} />}
       <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
-        <h1 className="min-w-0 flex-1 truncate text-2xl max-sm:basis-full">
+        <h1 className="min-w-0 flex-1 break-words text-2xl max-sm:basis-full">
           {record ? record.title : sentences.form.newTitle(table.one)}
         </h1>
         <HelpLink page="clerks" />

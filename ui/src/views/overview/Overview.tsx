@@ -23,8 +23,8 @@ export default function Overview() {
   if (!tables.data) return tables.error ? <Failure error={tables.error} retry={tables.refetch} /> : <Loading />;
   return (
     <div className="mx-auto max-w-5xl px-5 py-6">
-      <div className="flex items-center gap-3">
-        <h1 className="min-w-0 flex-1 truncate text-2xl">{session.data?.project.name}</h1>
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <h1 className="min-w-0 flex-1 break-words text-2xl max-sm:basis-full">{session.data?.project.name}</h1>
         {tables.data.length > 0 && (
           <Link to="/sheet" className="btn btn-ghost btn-sm">
             <ScrollText size={15} aria-hidden />

@@ -117,7 +117,7 @@ function Records() {
   return (
     <div className="flex h-full flex-col px-5 pt-4 pb-4">
       <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
-        <h1 className="min-w-0 flex-1 basis-40 truncate text-2xl">{table.label}</h1>
+        <h1 className="min-w-0 flex-1 basis-40 break-words text-2xl">{table.label}</h1>
         <HelpLink page="records" />
         {totals.data && (
           <span className="quiet text-xs">

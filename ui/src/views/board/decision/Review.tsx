@@ -4,30 +4,53 @@ import { queryKeys } from "../../../api/queryKeys";
 import { t } from "../../../words";
 import { TriedCase } from "../TriedCase";
 
-type Props = { table: Table; parts: RuleParts; onRow: (row: number) => void };
+type Props = { table: Table; parts: RuleParts; sound: boolean; onRow: (row: number) => void };
 
-/** What is to be said of the table as a whole: combinations without a row, rows without use, contradictions. */
-export function Review({ table, parts, onRow }: Props) {
+const reviewOf = (table: Table, parts: RuleParts) =>
+  data(
+    api.POST("/api/tables/{table}/decisions/review", { params: { path: { table: table.key } }, body: asSent(parts) }),
+  );
+type Reviewed = Awaited<ReturnType<typeof reviewOf>>;
+
+/**
+ * What is to be said of the table as a whole: combinations without a row, rows without use, contradictions. It stands
+ * from the start and keeps what it said, since what comes later would push away what is beneath it.
+ */
+export function Review({ table, parts, sound, onRow }: Props) {
   const { inputs, outputs, rows } = parts;
-  const found = useQuery({
+  const found = useQuery<Reviewed>({
     queryKey: queryKeys.review(table.key, inputs, outputs, rows),
-    queryFn: () =>
-      data(
-        api.POST("/api/tables/{table}/decisions/review", {
-          params: { path: { table: table.key } },
-          body: asSent(parts),
-        }),
-      ),
+    queryFn: () => reviewOf(table, parts),
+    enabled: sound,
     placeholderData: (before) => before,
     retry: false,
-  }).data;
-  if (!found) return null;
-  const sound = found.gaps.length + found.unreached.length + found.contradictions.length === 0;
+  });
+  if (!sound && !found.data) return null;
+  const stale = !sound || found.isPlaceholderData;
   return (
-    <section aria-label={t("decision.review")} className="flex flex-col gap-2">
+    <section
+      aria-label={t("decision.review")}
+      aria-busy={found.isFetching}
+      className={`flex max-h-44 flex-col gap-2 overflow-auto ${stale ? "opacity-60" : ""}`}
+    >
       <h3 className="text-base">{t("decision.review")}</h3>
+      {found.data ? (
+        <Findings {...{ table, parts, onRow }} found={found.data} />
+      ) : (
+        <p className="quiet">{t("common.loading")}</p>
+      )}
+    </section>
+  );
+}
+
+type FindingsProps = Omit<Props, "sound"> & { found: Reviewed };
+
+function Findings({ table, parts, found, onRow }: FindingsProps) {
+  const clean = found.gaps.length + found.unreached.length + found.contradictions.length === 0;
+  return (
+    <>
       {found.stopped && <p className="text-secondary">{t("decision.stopped")}</p>}
-      {sound && !found.stopped && <p className="text-success">{t("decision.sound")}</p>}
+      {clean && !found.stopped && <p className="text-success">{t("decision.sound")}</p>}
       {found.gaps.length > 0 && (
         <Finding title={t("decision.gaps")}>
           {found.gaps.map((gap) => (
@@ -62,7 +85,7 @@ export function Review({ table, parts, onRow }: Props) {
           ))}
         </Finding>
       )}
-    </section>
+    </>
   );
 }
 

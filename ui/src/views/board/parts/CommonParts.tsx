@@ -1,6 +1,6 @@
 import type { RuleKind, RuleParts, Table } from "../../../api/client";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
-import { MessageText } from "../../../components/MessageText";
+import { MistakeLines } from "../../../components/MistakeLines";
 import { t } from "../../../words";
 import { FieldList } from "./FieldList";
 import { MaskText } from "./MaskText";
@@ -153,7 +153,7 @@ function Mask({ part, value, put, mistakes }: PartProps) {
   return (
     <>
       <MaskText value={(value as string | null) ?? ""} onChange={put} />
-      <Mistakes part={part} mistakes={mistakes} />
+      <MistakeLines mistakes={mistakesOf(mistakes, part.key)} />
     </>
   );
 }
@@ -173,16 +173,7 @@ function Line({ part, value, put, mistakes }: PartProps) {
           put(whole ? (/^\d+$/.test(text) ? Number(text) : null) : text || null);
         }}
       />
-      {part.hint && <span className="quiet font-normal text-xs">{part.hint}</span>}
-      <Mistakes part={part} mistakes={mistakes} />
+      <MistakeLines mistakes={mistakesOf(mistakes, part.key)} hint={part.hint} />
     </label>
   );
-}
-
-function Mistakes({ part, mistakes }: { part: Part; mistakes: PartsProps["mistakes"] }) {
-  return mistakesOf(mistakes, part.key).map((mistake) => (
-    <span key={mistake.message} className="font-normal text-error" role="alert">
-      <MessageText text={mistake.message} />
-    </span>
-  ));
 }

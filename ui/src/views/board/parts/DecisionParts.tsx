@@ -198,23 +198,28 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
           <li key={key}>{text}</li>
         ))}
       </ul>
-      {sound && <Review table={table} parts={parts} onRow={setLit} />}
-      <fieldset className="flex flex-wrap gap-x-5 gap-y-1.5">
-        <legend className="mb-1 font-semibold">{t("decision.otherwise")}</legend>
-        {(["leave", "clear"] as const).map((each) => (
-          <label key={each} className="flex items-center gap-2">
-            <input
-              type="radio"
-              name="otherwise"
-              className="radio radio-sm"
-              checked={(parts.otherwise ?? "leave") === each}
-              onChange={() => change({ otherwise: each })}
-            />
-            {t(`decision.ways.${each}`)}
-          </label>
-        ))}
-      </fieldset>
-      <HandParts parts={parts} change={change} />
+      {/* Beside each other: what is found comes a moment later, and nothing may move beneath a hand. */}
+      <div className="grid items-start gap-4 sm:grid-cols-2">
+        <div className="flex flex-col gap-4">
+          <fieldset className="flex flex-wrap gap-x-5 gap-y-1.5">
+            <legend className="mb-1 font-semibold">{t("decision.otherwise")}</legend>
+            {(["leave", "clear"] as const).map((each) => (
+              <label key={each} className="flex items-center gap-2">
+                <input
+                  type="radio"
+                  name="otherwise"
+                  className="radio radio-sm"
+                  checked={(parts.otherwise ?? "leave") === each}
+                  onChange={() => change({ otherwise: each })}
+                />
+                {t(`decision.ways.${each}`)}
+              </label>
+            ))}
+          </fieldset>
+          <HandParts parts={parts} change={change} />
+        </div>
+        {ready && <Review table={table} parts={parts} sound={sound} onRow={setLit} />}
+      </div>
     </>
   );
 }

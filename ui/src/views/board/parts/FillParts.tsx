@@ -2,6 +2,7 @@ import { X } from "lucide-react";
 import type { RuleParts } from "../../../api/client";
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
+import { MistakeLines } from "../../../components/MistakeLines";
 import { SegmentedControl } from "../../../components/SegmentedControl";
 import { t } from "../../../words";
 import { FieldList } from "./FieldList";
@@ -68,12 +69,7 @@ export function FillParts(props: PartsProps) {
             onDrop={() => change({ sets: sets.filter((each) => each !== set) })}
           />
         ))}
-        {mistakesOf(mistakes, "sets").map((mistake) => (
-          <p key={mistake.message} className="text-error" role="alert">
-            {mistake.message}
-          </p>
-        ))}
-        <p className="quiet text-xs">{t("fill.blankHint")}</p>
+        <MistakeLines mistakes={mistakesOf(mistakes, "sets")} hint={t("fill.blankHint")} />
         <select
           className="select select-sm w-56"
           aria-label={t("fill.add")}

@@ -1,5 +1,5 @@
 import type { RuleParts } from "../../../api/client";
-import { MessageText } from "../../../components/MessageText";
+import { MistakeLines } from "../../../components/MistakeLines";
 import { t } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
@@ -32,15 +32,12 @@ export function LimitsParts({ parts, change, mistakes, counts: length = false }:
           </label>
         ))}
       </div>
-      {!length && <p className="quiet mt-1 text-xs">{t("rulePanel.limitsHint")}</p>}
-      {!length &&
-        ["low", "high"]
-          .flatMap((part) => mistakesOf(mistakes, part))
-          .map((mistake) => (
-            <p key={mistake.message} className="mt-1 text-error" role="alert">
-              <MessageText text={mistake.message} />
-            </p>
-          ))}
+      {!length && (
+        <MistakeLines
+          mistakes={["low", "high"].flatMap((part) => mistakesOf(mistakes, part))}
+          hint={t("rulePanel.limitsHint")}
+        />
+      )}
     </div>
   );
 }
