@@ -6,7 +6,7 @@ module UpTack
     # they stand where the grammar is that joins them, and are looked up by their own text. What is whole by
     # itself has a key in Messages.
     module Wording
-      @blank = {}
+      @blank = Hash.new { |languages, language| languages[language] = {} }
 
       module_function
 
@@ -26,7 +26,7 @@ module UpTack
       # @param field [Design::Field]
       # @return [String]
       def blank(field)
-        @blank[[Messages.language, field.label]] ||= self["%{field} is blank", field: field.label].freeze
+        @blank[Messages.language][field.label] ||= self["%{field} is blank", field: field.label].freeze
       end
 
       # @param field [Design::Field] whose value was not understood

@@ -117,7 +117,7 @@ module UpTack
             notices: design.notices.about(rule),
             tack: rule.tack(design),
             sentence: rule.sentence(design),
-            cases: [rule.sentence_above_rows(design), rule.case_rows(design)],
+            cases: rule.sentence_with_rows(design),
             opening: sight.opening,
             fleeting: sight.fleeting,
             pieces: pieces(rule.attributes),

@@ -89,6 +89,14 @@ module UpTack
         end
 
         # @param table [Design::Table] its own
+        # @return [Array(String, Hash), nil] its sentence above the rows of its chains of `if`s, and these; nil where
+        #   it has none
+        def sentence_with_rows(table)
+          rows = case_rows(table)
+          [sentence_above_rows(table), rows] unless rows.empty?
+        end
+
+        # @param table [Design::Table] its own
         # @return [Hash{String=>Array}] by the key of a field that it sets by a chain of `if`s, the rows of
         #   Expression::CaseRows
         def case_rows(table)

@@ -7,16 +7,13 @@ module UpTack
       module Cases
         module_function
 
-        # @param rule [Core::Rules::Rule]
-        # @param table [Core::Design::Table]
+        # @param cases [Array, nil] see Core::Rules::Rule#sentence_with_rows
+        # @param table [Core::Design::Table] the rule's own
         # @return [Hash, nil] nil where there are none
-        def of(rule, table) = render(rule.sentence_above_rows(table), rule.case_rows(table), table)
+        def of(cases, table)
+          return unless cases
 
-        # @param lead [String] the sentence above the rows
-        # @param fields [Hash{String=>Array}] see Core::Rules::Rule#case_rows
-        def render(lead, fields, table)
-          return if fields.empty?
-
+          lead, fields = cases
           {lead: lead, fields: fields.map { |key, rows| field(table.field(key).label, rows) }}
         end
 

@@ -56,7 +56,7 @@ module UpTack
             place: places[rule.id],
             tack: rule.tack(table),
             sentence: rule.sentence(table),
-            cases: Cases.of(rule, table),
+            cases: Cases.of(rule.sentence_with_rows(table), table),
             note: rule.note,
             notices:
               builder? ? table.notices.about(rule).map { |notice| {code: notice.code, message: notice.message} } : []

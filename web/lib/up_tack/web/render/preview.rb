@@ -17,7 +17,7 @@ module UpTack
             notices: NoticeOfRules.all(preview.notices, table, workspace),
             tack: preview.tack,
             sentence: preview.sentence,
-            cases: preview.cases && Cases.render(*preview.cases, table),
+            cases: Cases.of(preview.cases, table),
             opening: preview.opening,
             fleeting: preview.fleeting,
             pieces: preview.pieces,

@@ -140,7 +140,7 @@ module UpTack
             fields: rule.fields(table),
             tack: rule.tack(table),
             sentence: sentence(rule, table),
-            cases: Cases.of(rule, table),
+            cases: Cases.of(rule.sentence_with_rows(table), table),
             name: rule.name,
             note: rule.note,
             value: attributes["value"],
