@@ -41,4 +41,48 @@ class Camera
     UpTack::Proving.wake
     UpTack::Proving.join
   end
+
+  private
+
+  def write_mask
+    fill_in "Type a correct example", with: "KD-017"
+    find("input[name='mask-reading']", match: :first).click
+    find_field("Try the mask").native.node.focus
+    press(*"kd01".chars)
+    page.has_text?("one more digit is missing")
+  end
+
+  def type_maker
+    find_field("Maker").native.node.focus
+    press(*"ansa".chars)
+    page.has_css?("li[role=option]")
+  end
+
+  # In the designer: what is chosen shows its settings, and the preview beside it is alive.
+  def pick_place
+    find("[data-handle]", match: :first).click
+    page.has_css?("section[aria-label='Preview'] #input-live-received_by")
+  end
+
+  def select_three
+    find("[role=row][data-index='5'] input[type=checkbox]").click
+    find("[role=row][data-index='7'] input[type=checkbox]").click(:shift)
+    page.has_text?("3 selected")
+  end
+
+  def choose_broken_proof
+    page.has_no_css?("[data-proof] [aria-label='queued']")
+    find("[data-proof]", text: "Absorption exactly on the limit").click
+    page.has_text?("but Verdict is blank")
+  end
+
+  # A file tried on the rules.
+  def preview_import
+    find("input[type=file]", visible: :all)
+      .attach_file(UpTack::Installation.path("demo", "imports", "pieces_to_fix.csv"))
+    page.has_text?("Column in the file")
+    click_button "Preview"
+    page.has_text?("nothing saved yet")
+    page.execute_script("document.querySelector('[aria-live] [role=status]').scrollIntoView({block: 'start'})")
+  end
 end

@@ -62,13 +62,7 @@ class GuidePages < Camera
     end
     guide("fields", "/t/pieces/rules?field=received", crop: PANEL) { page.has_text?("Display format") }
     guide("permissions", "/t/orders/rules?settings=yes", crop: PANEL) { page.has_text?("Permissions") }
-    guide("mask", "/t/pieces/rules?field=received_by&stage=mask", crop: PANEL) do
-      fill_in "Type a correct example", with: "KD-017"
-      find("input[name='mask-reading']", match: :first).click
-      find_field("Try the mask").native.node.focus
-      press(*"kd01".chars)
-      page.has_text?("one more digit is missing")
-    end
+    guide("mask", "/t/pieces/rules?field=received_by&stage=mask", crop: PANEL) { write_mask }
     guide("clean-up", "/t/members/tidy", height: 560) { page.has_css?("ins") }
     guide("successors", "/t/pieces/forms/3?form=all") do
       page.has_field?("Verdict")
@@ -81,9 +75,7 @@ class GuidePages < Camera
   def entering
     guide("clerks", "/t/pieces/forms?form=all", as: "Bram Tolley") do
       page.has_field?("Received by", with: "Bram Tolley")
-      find_field("Maker").native.node.focus
-      press(*"ansa".chars)
-      page.has_css?("li[role=option]")
+      type_maker
     end
     guide("validations", "/t/pieces/forms?form=all") do
       page.has_field?("Received by", with: "Odile Marsh")
@@ -98,31 +90,19 @@ class GuidePages < Camera
       find("[data-field-box]", text: "More than 5 kg of clay", match: :first).scroll_to(:center)
     end
     guide("links-and-lines", "/t/orders/forms/12") { page.has_field?("Line 3, What", with: "Bisque firing, one shelf") }
-    guide("forms", "/t/pieces/forms/design/#{workspace.table("pieces").forms.first.id}") do
-      find("[data-handle]", match: :first).click
-      page.has_css?("section[aria-label='Preview'] #input-live-received_by")
-    end
+    guide("forms", "/t/pieces/forms/design/#{workspace.table("pieces").forms.first.id}") { pick_place }
   end
 
   def records
     guide("records", "/t/pieces/records?sort=-received,piece") do
       page.has_css?("[role=row][data-index='9']")
-      find("[role=row][data-index='5'] input[type=checkbox]").click
-      find("[role=row][data-index='7'] input[type=checkbox]").click(:shift)
-      page.has_text?("3 selected")
+      select_three
     end
     guide("export", "/t/pieces/records") do
       page.has_css?("[role=row][data-index='9']")
       click_button "Export"
     end
-    guide("import", "/t/pieces/import") do
-      find("input[type=file]", visible: :all)
-        .attach_file(File.expand_path("../../demo/imports/pieces_to_fix.csv", __dir__))
-      page.has_text?("Column in the file")
-      click_button "Preview"
-      page.has_text?("nothing saved yet")
-      page.execute_script("document.querySelector('[aria-live] [role=status]').scrollIntoView({block: 'start'})")
-    end
+    guide("import", "/t/pieces/import") { preview_import }
     guide("history", "/t/pieces/history") { page.has_text?("Mon 23 Nov 2026") }
   end
 
@@ -132,11 +112,7 @@ class GuidePages < Camera
       {"Piece" => "Mug", "Clay weight g" => "640", "Wet weight g" => "700"}.each { |label, text| type_into label, text }
       page.has_text?("Wet weight")
     end
-    guide("broken-proof", "/t/pieces/bench") do
-      page.has_no_css?("[data-proof] [aria-label='queued']")
-      find("[data-proof]", text: "Absorption exactly on the limit").click
-      page.has_text?("but Verdict is blank")
-    end
+    guide("broken-proof", "/t/pieces/bench") { choose_broken_proof }
   end
 
   def project

@@ -18,25 +18,16 @@ class Views < Camera
     end
     picture("screenshots/link.png", "/t/pieces/forms?form=all") do
       page.has_field?("Received by", with: "Odile Marsh")
-      find_field("Maker").native.node.focus
-      press(*"ansa".chars)
-      page.has_css?("li[role=option]")
+      type_maker
     end
-    picture("screenshots/mask.png", "/t/pieces/rules?field=received_by&stage=mask") do
-      fill_in "Type a correct example", with: "KD-017"
-      find("input[name='mask-reading']", match: :first).click
-      find_field("Try the mask").native.node.focus
-      press(*"kd01".chars)
-      page.has_text?("one more digit is missing")
-    end
+    picture("screenshots/mask.png", "/t/pieces/rules?field=received_by&stage=mask") { write_mask }
     picture("screenshots/decision.png", "/t/pieces/rules") do
       find("[data-rule]", text: "Firing programme", match: :first).click
       find("input[aria-label='Row 3, Firing']").set("Raku")
       page.has_text?("Gaps: no row for")
     end
     picture("screenshots/designer.png", "/t/pieces/forms/design/#{workspace.table("pieces").forms.first.id}") do
-      find("[data-handle]", match: :first).click
-      page.has_css?("section[aria-label='Preview'] #input-live-received_by")
+      pick_place
     end
     picture("screenshots/lines.png", "/t/orders/forms/12") {
       page.has_field?("Line 3, What", with: "Bisque firing, one shelf")
@@ -62,15 +53,11 @@ class Views < Camera
       select "sum", from: "Total of Clay weight g", visible: :all
       find("[role=grid]").native.node.focus
       press :Down, :Right, [:Shift, :Down], [:Shift, :Down], [:Shift, :Right]
-      find("[role=row][data-index='5'] input[type=checkbox]").click
-      find("[role=row][data-index='7'] input[type=checkbox]").click(:shift)
-      page.has_text?("3 selected")
+      select_three
     end
-    imports
+    picture("screenshots/import.png", "/t/pieces/import") { preview_import }
     picture("screenshots/bench.png", "/t/pieces/bench") do
-      page.has_no_css?("[data-proof] [aria-label='queued']")
-      find("[data-proof]", text: "Absorption exactly on the limit").click
-      page.has_text?("but Verdict is blank")
+      choose_broken_proof
       click_button "Why is Verdict blank?"
       page.has_text?("Verdict is blank because")
       page.has_text?("small mistakes in your rules", wait: 60)
@@ -84,20 +71,5 @@ class Views < Camera
     end
     picture("screenshots/history.png", "/t/pieces/history") { page.has_text?("Mon 23 Nov 2026") }
     UpTack::Store::Database.close
-  end
-
-  # A file tried on the rules.
-  def imports
-    picture("screenshots/import.png", "/t/pieces/import") do
-      bring(File.expand_path("../../demo/imports/pieces_to_fix.csv", __dir__))
-      click_button "Preview"
-      page.has_text?("nothing saved yet")
-      page.execute_script("document.querySelector('[aria-live] [role=status]').scrollIntoView({block: 'start'})")
-    end
-  end
-
-  def bring(path)
-    find("input[type=file]", visible: :all).attach_file(path)
-    page.has_text?("Column in the file")
   end
 end

@@ -77,7 +77,7 @@ module ForeignWalk
       .filter((node) => node.checkVisibility() && !node.closest(".sr-only, [data-index], .react-flow, .cm-editor"))
       .filter((node) => {
         const box = node.getBoundingClientRect();
-        if (box.width < 2) return false;
+        if (box.width < 2) return node.textContent.trim() !== "" && node.tagName.startsWith("H");
         const scrolls = node.closest(".overflow-auto, .overflow-x-auto, [role=grid]");
         if (!scrolls && box.right > document.documentElement.clientWidth + 1) return true;
         const inner = [node, ...node.querySelectorAll("*:not(select, option)")];
