@@ -160,6 +160,7 @@ configuration = Puma::Configuration.new do |config|
   config.quiet
 end
 UpTack::Log.start
+UpTack::Work.start
 UpTack::Schedule.start
 launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
 # Said only once it listens and hears signals.

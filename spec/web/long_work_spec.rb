@@ -110,7 +110,7 @@ RSpec.describe "Work that takes long" do
     verdict = UpTack::Store::LogCheck::Verdict.new(
       sound: false, entries: 1, events: 0, broken: 4, faults: ["Entry 4 of Pieces was changed."], set_back: []
     )
-    allow(UpTack::UseCases::Maintenance::VerifyLog).to receive(:call).and_return(verdict)
+    allow(UpTack::Work).to receive(:call).and_return(verdict)
     expect(report_of(:post, "/api/history/verify")["faults"]).to eq(["Entry 4 of Pieces was changed."])
     job = ask(:post, "/api/history/verify")
     sign_in_as("Bram Tolley")

@@ -35,6 +35,14 @@ module UpTack
       check
     end
 
+    # How far it is, told by another process that does the work.
+    def set(field, done, total)
+      @field, @done, @total = field, done, total
+    end
+
+    # @return [Boolean] whether somebody asked for an end
+    def stopping? = @stop
+
     # Asks for an end. Too late once the work is being kept.
     def stop = @stop = true
 

@@ -55,7 +55,7 @@ module UpTack
         part = "#{path}.part"
         FileUtils.rm_f(part)
         File.open(part, File::WRONLY | File::CREAT | File::EXCL, 0o600) { nil }
-        copy_into(part)
+        Backups.copy(@database, part, PAGES)
         Backups.check(part)
         File.open(part) { |file| file.fsync }
         File.rename(part, path)
@@ -122,6 +122,20 @@ module UpTack
         source&.close
       end
 
+      # Copies a database while it is in use, into a file that is there.
+      # @param pages [Integer] at a time; -1 for all at once, as they are at one moment
+      # @raise [Unsound]
+      def self.copy(from, to, pages)
+        source = SQLite3::Database.new(from, readonly: true)
+        target = SQLite3::Database.new(to)
+        run(SQLite3::Backup.new(target, "main", source, "main"), pages)
+        # A copy is one file, with nothing beside it.
+        target.execute("PRAGMA journal_mode = DELETE")
+      ensure
+        target&.close
+        source&.close
+      end
+
       # @api private
       def self.run(backup, pages)
         until (state = backup.step(pages)) == SQLite3::Constants::ErrorCode::DONE
@@ -167,17 +181,6 @@ module UpTack
         stem = "up_tack-#{now.strftime("%Y%m%dT%H%M%S")}"
         names = [nil, *1..999].lazy.map { |count| File.join(@folder, "#{stem}#{".#{count}" if count}-#{why}.sqlite3") }
         names.find { |path| !File.exist?(path) }
-      end
-
-      def copy_into(path)
-        source = SQLite3::Database.new(@database, readonly: true)
-        target = SQLite3::Database.new(path)
-        Backups.run(SQLite3::Backup.new(target, "main", source, "main"), PAGES)
-        # A copy is one file, with nothing beside it.
-        target.execute("PRAGMA journal_mode = DELETE")
-      ensure
-        target&.close
-        source&.close
       end
     end
   end

@@ -33,6 +33,14 @@ module UpTack
           @shown = []
         end
 
+        # What was read to make it stays in the process that made it.
+        # @return [Hash{Symbol=>Object}]
+        def marshal_dump =
+          (instance_variables - %i[@table @records @given]).to_h { |name| [name, instance_variable_get(name)] }
+
+        # @return [void]
+        def marshal_load(told) = told.each { |name, value| instance_variable_set(name, value) }
+
         # @return [Boolean] whether everything passed
         def clean? = @refused_count.zero?
 

@@ -47,27 +47,11 @@ module UpTack
           nil
         end
 
-        # One message, with its length before it.
-        # @return [void]
-        def self.hand(message, io)
-          text = Marshal.dump(message)
-          io.write([text.bytesize].pack("N"), text)
-          io.flush
-        end
-
-        # @return [Object]
-        # @raise [EOFError] when the other one is gone
-        def self.receive(io)
-          length = io.read(4) or raise EOFError
-          text = io.read(length.unpack1("N"))
-          (text && text.bytesize == length.unpack1("N")) ? Marshal.load(text) : raise(EOFError)
-        end
-
         # @param job [Hash] for the Worker
         def initialize(job)
           @io = IO.popen([MEMORY, RbConfig.ruby, *Installation::COMPILING, SCRIPT], "r+b")
           make_room
-          WorkerClient.hand(job, @io)
+          Wire.hand(job, @io)
           @done = false
         end
 
@@ -107,13 +91,13 @@ module UpTack
 
         # @return [Object, nil] nil when it is gone
         def heard
-          WorkerClient.receive(@io)
+          Wire.receive(@io)
         rescue EOFError, SystemCallError
           nil
         end
 
         def tell(message)
-          WorkerClient.hand(message, @io)
+          Wire.hand(message, @io)
         rescue SystemCallError
           nil
         end

@@ -11,7 +11,7 @@ module UpTack
         # @param input [IO]
         # @param output [IO]
         # @return [void]
-        def self.run(input, output) = new(WorkerClient.receive(input)).call(input, output)
+        def self.run(input, output) = new(Wire.receive(input)).call(input, output)
 
         # @param job [Hash] as Ahead makes it
         def initialize(job)
@@ -35,15 +35,15 @@ module UpTack
 
         # @return [void]
         def call(input, output)
-          WorkerClient.hand(:ready, output)
-          passed = WorkerClient.receive(input)
+          Wire.hand(:ready, output)
+          passed = Wire.receive(input)
           portion = RowBatch.new(PORTION)
           @source.each_row do |row, _|
             next passed -= 1 if passed.positive?
-            WorkerClient.hand(pack(portion.take), output) if portion.add(row, row.size)
+            Wire.hand(pack(portion.take), output) if portion.add(row, row.size)
           end
-          WorkerClient.hand(pack(portion.take), output) if portion.any?
-          WorkerClient.hand(:end, output)
+          Wire.hand(pack(portion.take), output) if portion.any?
+          Wire.hand(:end, output)
         rescue Interchange::Unreadable
           # Whoever asked comes upon it too, and tells.
         end

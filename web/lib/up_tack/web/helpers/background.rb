@@ -44,6 +44,16 @@ module UpTack
           ended(job.result, present, status)
         end
 
+        # The same in a process of its own.
+        # @param task [String] key of Work::TASKS
+        # @param arguments [Hash{Symbol=>Object}] for it
+        # @param more [Hash] status: and shared: as #in_background has them
+        def work_apart(task, arguments, present = nil, **more)
+          in_background(present, **more) do |progress, workspace|
+            Work.call(task, arguments, person: workspace.person, progress: progress)
+          end
+        end
+
         # @param key [String, nil] of a table; nil where the block finds it
         # @yield [Core::Design::Project] the changed design, where the key follows from that
         # @return [Proc] tells the table as it is after a change

@@ -20,9 +20,7 @@ module UpTack
             }
             asked.update(typed: sent["typed"] ? typed : {}, keep: sent["keep"].to_s)
             present = ->(report, workspace) { Render::Report.render(report, table, workspace.visibility) }
-            in_background(present) do |progress, workspace|
-              UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
-            end
+            work_apart("bulk", asked, present)
           end
 
           app.post("/api/tables/:table/batch") do

@@ -59,17 +59,13 @@ module UpTack
 
           app.post("/api/history/verify") do
             present = ->(verdict, workspace) { Render::Verdict.render(verdict, whole: workspace.person.builder?) }
-            in_background(present, shared: UseCases::Maintenance::VerifyLog.shared) do |progress, _|
-              UseCases::Maintenance::VerifyLog.call(progress: progress)
-            end
+            work_apart("verify", {}, present, shared: UseCases::Maintenance::VerifyLog.shared)
           end
 
           app.post("/api/history/batches/:id/undo") do
             batch = record_id
             present = ->(result, _) { {undone: result.undone, left: result.left, batch: result.batch.id} }
-            in_background(present) do |progress, workspace|
-              UseCases::History::UndoBatch.new(workspace, progress: progress).call(batch)
-            end
+            work_apart("undo", {batch: batch}, present)
           end
         end
       end

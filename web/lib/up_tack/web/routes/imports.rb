@@ -36,22 +36,15 @@ module UpTack
           app.post("/api/tables/:table/import") do
             table = workspace.table(params[:table])
             upload = uploads.new(person).find(sent["id"].to_s)
-            options, attributes, keep = options_sent, settings_sent, sent["keep"].to_s
+            asked = {
+              table: table.key,
+              upload: upload,
+              options: options_sent,
+              overrides: settings_sent,
+              keep: sent["keep"].to_s
+            }
             present = ->(result, workspace) { Render::Import.result(result, table, workspace.visibility) }
-            in_background(present) do |progress, workspace|
-              source = upload.source(options)
-              looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table.key))
-              settings = UseCases::Imports::SettingsOverride.over(looked.settings, attributes)
-              UseCases::Imports::Run.new(workspace, progress: progress).call(
-                source: source,
-                table: table.key,
-                settings: settings,
-                keep: keep,
-                name: upload.name,
-                refused: upload.refused,
-                rows: looked.rows
-              )
-            end
+            work_apart("import", asked, present)
           end
 
           # The rows that were refused, in the format that went in.

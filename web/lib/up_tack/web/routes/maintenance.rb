@@ -37,9 +37,7 @@ module UpTack
 
           app.post("/api/check") do
             present = ->(findings, _) { {findings: findings.map(&:to_h)} }
-            in_background(present) do |progress, workspace|
-              UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
-            end
+            work_apart("check", {}, present)
           end
 
           app.error(Store::Backups::Kept) { |error| problem(409, "kept", error.message) }

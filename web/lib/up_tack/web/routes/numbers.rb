@@ -40,9 +40,7 @@ module UpTack
             present = ->(result, _) do
               {given: result.given, left: result.left, refused: result.refused, batch: result.batch&.id}
             end
-            in_background(present) do |progress, workspace|
-              UseCases::Numbers::Give.new(workspace, progress: progress).call(**wish)
-            end
+            work_apart("numbers", wish, present)
           end
         end
 

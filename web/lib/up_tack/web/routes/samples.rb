@@ -10,13 +10,7 @@ module UpTack
             table = workspace.table(params[:table]).key
             count, seed = number_sent("count"), number_sent("seed") || 1
             present = ->(result, _) { {made: result.made, given_up: result.given_up, batch: result.batch.id} }
-            in_background(present, status: 201) do |progress, workspace|
-              UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(
-                table: table,
-                count: count,
-                seed: seed
-              )
-            end
+            work_apart("samples", {table: table, count: count, seed: seed}, present, status: 201)
           end
 
           app.get("/api/tables/:table/samples") do

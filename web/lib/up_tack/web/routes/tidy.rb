@@ -39,9 +39,7 @@ module UpTack
             present = ->(result, _) do
               {saved: result.saved, left: result.left, refused: result.refused, batch: result.batch&.id}
             end
-            in_background(present) do |progress, workspace|
-              UseCases::Tidying::Accept.new(workspace, progress: progress).call(table: table, picked: chosen)
-            end
+            work_apart("tidy", {table: table, picked: chosen}, present)
           end
 
           app.post("/api/tables/:table/suggestions/ignore") do

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # A copy of the database as it is at one moment, for one process that tries something in it. It lies beside the
+    # database, so that whatever is found there is found again, and goes with the process.
+    class PrivateCopy
+      # There is no room for it, say.
+      class Failed < StandardError; end
+
+      # @param path [String] of a database
+      # @return [void] deletes copies that were left by processes that are gone
+      def self.sweep(path)
+        Dir["#{path}.try-*"].each do |left|
+          pid = left[/\.try-(\d+)/, 1].to_i
+          FileUtils.rm_f(left) unless alive?(pid)
+        end
+      end
+
+      def self.alive?(pid)
+        Process.kill(0, pid)
+        true
+      rescue Errno::EPERM
+        true
+      rescue Errno::ESRCH
+        false
+      end
+
+      # @param path [String] of the database
+      def initialize(path)
+        @path = path
+        @copy = "#{path}.try-#{Process.pid}"
+      end
+
+      # Makes it, without holding up anybody who writes, and opens it.
+      # @return [void]
+      # @raise [Failed]
+      def open
+        PrivateCopy.sweep(@path)
+        File.open(@copy, File::WRONLY | File::CREAT | File::TRUNC, 0o600) { nil }
+        Backups.copy(@path, @copy, -1)
+        # It need not outlive anything.
+        Database.connect(@copy, pragmas: {synchronous: "off"})
+      rescue Backups::Unsound, SQLite3::Exception, SystemCallError => e
+        drop
+        raise Failed, Core::Messages["store.private_copy.could_not_be_made", reason: e.message]
+      end
+
+      # @return [void]
+      def drop = FileUtils.rm_f(["", "-wal", "-shm", "-journal"].map { |ending| "#{@copy}#{ending}" })
+    end
+  end
+end

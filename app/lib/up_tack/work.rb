@@ -1,0 +1,136 @@
+# frozen_string_literal: true
+
+require "socket"
+
+module UpTack
+  # Long work in processes of its own: whoever types shares neither Ruby nor a connection with it. One process, which
+  # has loaded the program and no database, is asked for each piece of work and forks a process that does it; forking
+  # one that has the database open would share what SQLite knows of its locks.
+  module Work
+    # A piece of work. task:: key of TASKS; arguments:: its keyword arguments
+    # person:: [number, role] of whoever asks; path:: the database's file; language:: of what is told
+    Order = Struct.new(:task, :arguments, :person, :path, :language, keyword_init: true) do
+      # @return [Boolean] whether it leaves nothing behind, and so may do it in a copy of the file
+      def tried? = TRIED.fetch(task, NEVER).call(arguments)
+    end
+
+    # The process was gone before it had answered.
+    class Lost < StandardError
+      def initialize = super(Core::Messages["app.work.process_ended_before_it_answered"])
+    end
+
+    # Seconds between two looks at whether somebody wants it stopped.
+    LOOK = 0.1
+    SCRIPT = Installation.path("bin", "support", "work.rb")
+    NEVER = ->(_) { false }
+
+    # What can be done, given the workspace of whoever asks, a Progress and the arguments.
+    TASKS = {
+      "bulk" => ->(workspace, progress, **asked) do
+        UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
+      end,
+      "check" => ->(workspace, progress) do
+        UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
+      end,
+      "import" => ->(workspace, progress, **asked) do
+        UseCases::Imports::ImportUpload.new(workspace, progress: progress).call(**asked)
+      end,
+      "numbers" => ->(workspace, progress, **asked) do
+        UseCases::Numbers::Give.new(workspace, progress: progress).call(**asked)
+      end,
+      "samples" => ->(workspace, progress, **asked) do
+        UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(**asked)
+      end,
+      "tidy" => ->(workspace, progress, **asked) do
+        UseCases::Tidying::Accept.new(workspace, progress: progress).call(**asked)
+      end,
+      "undo" => ->(workspace, progress, batch:) do
+        UseCases::History::UndoBatch.new(workspace, progress: progress).call(batch)
+      end,
+      "verify" => ->(_, progress) { UseCases::Maintenance::VerifyLog.call(progress: progress) }
+    }.freeze
+
+    # Which of them leave nothing behind, by their arguments.
+    TRIED = {
+      "bulk" => ->(arguments) { arguments[:keep] == "none" },
+      "check" => ->(_) { true },
+      "import" => ->(arguments) { arguments[:keep] == "none" }
+    }.freeze
+
+    @mutex = Mutex.new
+
+    class << self
+      # Has the process ready that is asked for work. Begun by whoever needs it first, otherwise.
+      # @return [void]
+      def start = @mutex.synchronize { @control ||= spawn }
+
+      # Does it elsewhere, and waits for what comes of it.
+      # @param task [String] key of TASKS
+      # @param arguments [Hash{Symbol=>Object}]
+      # @param person [Store::Person] whoever asks
+      # @param progress [Progress] is told how far it is, and may ask it to stop
+      # @return [Object] what the task gives
+      # @raise [Lost, Progress::Stopped, StandardError] whatever the task raises
+      def call(task, arguments, person:, progress:)
+        order = Order.new(
+          task: task, arguments: arguments, person: [person.id, person.role], path: Store::Database.path,
+          language: Core::Messages.language
+        )
+        io = line
+        Wire.hand(order, io)
+        hear(io, order, progress)
+      ensure
+        io&.close
+      end
+
+      private
+
+      # @return [UNIXSocket] the own end of a line to a new process
+      def line
+        own, other = UNIXSocket.pair
+        begin
+          start
+          @control.send_io(other)
+        rescue SystemCallError
+          @mutex.synchronize { @control = spawn }
+          @control.send_io(other)
+        end
+        other.close
+        own
+      end
+
+      def spawn
+        own, other = UNIXSocket.pair
+        Process.detach(
+          Process.spawn(
+            RbConfig.ruby, *Installation::COMPILING, SCRIPT, other.fileno.to_s,
+            other => other, :pgroup => true, :in => File::NULL
+          )
+        )
+        other.close
+        own
+      end
+
+      def hear(io, order, progress)
+        asked = false
+        loop do
+          until io.wait_readable(LOOK)
+            next if asked || !progress.stopping?
+
+            progress.check if order.tried?
+            Wire.hand(:stop, io)
+            asked = true
+          end
+          kind, *told = Wire.receive(io)
+          case kind
+          when :at then progress.set(*told)
+          when :failed then raise told.first
+          else return told.first
+          end
+        end
+      rescue EOFError, Errno::EPIPE, Errno::ECONNRESET
+        raise Lost
+      end
+    end
+  end
+end

@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Work
+    # Does one piece of work, in the process that was forked for it.
+    class Runner
+      # How much others go before what is only tried.
+      NICE = 10
+
+      # Tells how far it is, now and then.
+      class Told < Progress
+        EVERY = 0.1
+
+        def initialize(&tell)
+          super()
+          @tell = tell
+          @told_at = 0
+        end
+
+        def begin(...)
+          super
+          tell
+        end
+
+        def advance(count)
+          super
+          tell if now - @told_at > EVERY
+        end
+
+        private
+
+        def tell
+          @told_at = now
+          @tell.call(:at, field, done, total)
+        end
+
+        def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      end
+
+      # @param line [UNIXSocket] to whoever asks
+      def initialize(line)
+        @line = line
+        @turn = Mutex.new
+      end
+
+      # @return [void]
+      def run
+        @order = Wire.receive(@line)
+        Core::Messages.language = @order.language
+        @progress = Told.new { |*message| tell(*message) }
+        Thread.new { listen }
+        @order.tried? ? on_copy { work } : in_file { work }
+      rescue EOFError
+        nil # Nobody waits for it.
+      end
+
+      private
+
+      def work
+        id, role = @order.person
+        person = Store::Person.find(id).tap { |found| found.role = role }
+        found = TASKS.fetch(@order.task).call(Workspace.new(person: person), @progress, **@order.arguments)
+        tell(:done, found)
+      rescue => e
+        failed(e)
+      end
+
+      def failed(error)
+        tell(:failed, error)
+      rescue TypeError
+        tell(:failed, RuntimeError.new("#{error.class}: #{error.message}"))
+      end
+
+      def in_file
+        Store::Database.connect(@order.path)
+        yield
+      ensure
+        Store::Database.close
+      end
+
+      # Nobody waits for the one lock while something is only tried.
+      def on_copy
+        Process.setpriority(Process::PRIO_PROCESS, 0, NICE)
+        @copy = Store::PrivateCopy.new(@order.path)
+        @copy.open
+        yield
+      rescue Store::PrivateCopy::Failed => e
+        failed(e)
+      ensure
+        Store::Database.close
+        @copy&.drop
+      end
+
+      # Asked to stop, or left alone: what is only tried ends at once, what is written takes back what it has done.
+      def listen
+        Wire.receive(@line)
+        stop
+      rescue EOFError, SystemCallError
+        stop
+      end
+
+      def stop
+        return @progress.stop unless @order.tried?
+
+        @copy&.drop
+        exit!
+      end
+
+      def tell(*message)
+        @turn.synchronize { Wire.hand(message, @line) }
+      rescue Errno::EPIPE, Errno::ECONNRESET
+        @progress.stop
+      end
+    end
+  end
+end
