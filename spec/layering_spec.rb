@@ -69,7 +69,7 @@ RSpec.describe "The floors" do
 
   # Errors that the store raises are told by web, and how long it may take; what it does is asked of use cases.
   it "leave the store to use cases: web names none of it but errors and times" do
-    known = /Store::(NotFound|Deadline|Backups::(Kept|Unsound))\b/
+    known = /Store::(NotFound|Deadline|Backups::(Kept|Unsound)|RunningBatch::Busy|PrivateCopy::Failed)\b/
     named =
       Dir["#{root}/web/lib/**/*.rb"].flat_map do |file|
         File
@@ -84,7 +84,7 @@ RSpec.describe "The floors" do
 
   # What answers are made of, whether a request was answered before, and who may do what.
   it "leave services to use cases: web names those that it renders, and what it refuses" do
-    known = /Services::(FormState|SaveResult|OpenChoices|Fields|View|NotAllowed|AnswerOnce)\b/
+    known = /Services::(FormState|SaveResult|OpenChoices|Fields|View|NotAllowed|AnswerOnce|Portions::Overtaken)\b/
     named =
       Dir["#{root}/web/lib/**/*.rb"].flat_map do |file|
         lines = File.readlines(file).grep_v(/^\s*#/).map { |line| line.gsub(known, "") }.grep(/\bServices::/)

@@ -106,7 +106,7 @@ RSpec.describe "A file read by a worker process" do
           .call(workspace, **job)
           .tap do |found|
             found.define_singleton_method(:each_portion) do |given, &block|
-              super(given) do |rows| block.call(rows).tap { Process.kill(:KILL, pid) } end
+              super(given) do |*portion| block.call(*portion).tap { Process.kill(:KILL, pid) } end
             end
           end
       end
@@ -138,7 +138,7 @@ RSpec.describe "A file read by a worker process" do
     portions = []
     UpTack::UseCases::Imports::RowSource
       .new(source, ->(_) { [{}, []] }, nil, nil)
-      .each_portion { |portion| portions << portion.map { |row, *| row.number } }
+      .each_portion { |portion| portions << portion.map { |read| read.row.number } }
     expect(portions).to eq([[2, 3, 4, 5, 6], [7, 8, 9, 10, 11], [12, 13]])
   end
 

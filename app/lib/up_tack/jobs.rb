@@ -15,7 +15,10 @@ module UpTack
     end
 
     # How work may end by itself: stopped, refused, or without what it needs.
-    EXPECTED = [Progress::Stopped, Core::Invalid, Services::NotAllowed, Store::NotFound, Interchange::Unreadable].freeze
+    EXPECTED = [
+      Progress::Stopped, Core::Invalid, Services::NotAllowed, Services::Portions::Overtaken, Store::NotFound,
+      Store::RunningBatch::Busy, Interchange::Unreadable
+    ].freeze
 
     # One piece of work.
     class Job

@@ -44,6 +44,7 @@ module UpTack
     def due(workspace)
       {
         "signed end of the log" => -> { Store::Head.note(workspace.clock) },
+        "unfinished changes" => -> { Services::TakeBack.left },
         "backups" => -> { UseCases::Maintenance::Backups.new(workspace.clock).make_due },
         "notices" => -> { UseCases::Maintenance::SendNotices.new(workspace).call },
         "waiting files" => -> { UseCases::Imports::Uploads.forget_old }

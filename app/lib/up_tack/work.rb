@@ -9,9 +9,13 @@ module UpTack
   module Work
     # A piece of work. task:: key of TASKS; arguments:: its keyword arguments
     # person:: [number, role] of whoever asks; path:: the database's file; language:: of what is told
-    Order = Struct.new(:task, :arguments, :person, :path, :language, keyword_init: true) do
+    # noted:: names of the Store::IdempotentResponse that is noted with what it does, if any
+    Order = Struct.new(:task, :arguments, :person, :path, :language, :noted, keyword_init: true) do
       # @return [Boolean] whether it leaves nothing behind, and so may do it in a copy of the file
       def tried? = TRIED.fetch(task, NEVER).call(arguments)
+
+      # @return [Store::IdempotentResponse, nil]
+      def note = (noted && !tried?) ? Store::IdempotentResponse.new(noted) : nil
     end
 
     # The process was gone before it had answered.
@@ -41,6 +45,7 @@ module UpTack
       "samples" => ->(workspace, progress, **asked) do
         UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(**asked)
       end,
+      "take back" => ->(_, _) { Services::TakeBack.left },
       "tidy" => ->(workspace, progress, **asked) do
         UseCases::Tidying::Accept.new(workspace, progress: progress).call(**asked)
       end,
@@ -74,11 +79,14 @@ module UpTack
       def call(task, arguments, person:, progress:)
         order = Order.new(
           task: task, arguments: arguments, person: [person.id, person.role], path: Store::Database.path,
-          language: Core::Messages.language
+          language: Core::Messages.language, noted: Store::Database.note&.names
         )
         io = line
         Wire.hand(order, io)
         hear(io, order, progress)
+      rescue Lost
+        call("take back", {}, person: person, progress: Progress.none) unless order.tried? || task == "take back"
+        raise
       ensure
         io&.close
       end

@@ -9,10 +9,14 @@ module UpTack
 
     # @param person [Store::Person]
     # @param clock [Clock, nil] a pretend one; the machine's otherwise
-    def initialize(person:, clock: nil)
+    # @param apart [Boolean] whether the work has this process for itself, and may write in portions
+    def initialize(person:, clock: nil, apart: false)
       @person = person
       @clock = clock
+      @apart = apart
     end
+
+    def apart? = @apart
 
     # @return [Array(Integer, String)] number and name of whoever acts, as the log keeps them
     def author = @author ||= [person.id, person.name.dup.freeze].freeze

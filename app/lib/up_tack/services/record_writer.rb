@@ -37,6 +37,7 @@ module UpTack
       # @return [Services::SaveResult] :saved or :refused
       # @raise [Core::Invalid] for a field that the table does not have
       def write(typed, stored: nil, id: stored&.id, pending: nil, carried: NONE, **more)
+        Store::RunningBatch.check(@table, stored.id) if stored
         # A deleted record comes back with all that it had, by the hand of whoever may bring it back.
         check(typed) unless more[:restoring_values] && stored.nil?
         known = id || (pending ? Store::UnsavedOverlay::NEW : nil)
@@ -113,6 +114,7 @@ module UpTack
       # @return [Services::StoredRecord]
       def written(stored, id, outcome)
         action = action(stored, id)
+        outcome.changes.each { |change| check_link(change) }
         if stored
           @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] })
         else
@@ -124,6 +126,12 @@ module UpTack
 
         echo
         StoredRecord.new(id: id, version: Store::ChangeLog.version_of(@table, id), values: @rows.find(id))
+      end
+
+      # A record that may yet be taken back is none to lead to.
+      def check_link(change)
+        target = change.field.link? && change.after && @workspace.table(change.field.target)
+        Store::RunningBatch.check(target, change.after) if target
       end
 
       # @return [Integer] number of the record

@@ -67,6 +67,16 @@ module UpTack
         ).dig(0, 0)
       end
 
+      # @return [Integer] number of the latest entry, 0 where there is none
+      def latest = Statements.run("SELECT MAX(id) FROM up_tack_entries").dig(0, 0).to_i
+
+      # @param seen [Integer] number of an entry
+      # @param table [Core::Design::Table]
+      # @return [Integer] number of the latest entry after it that is of another table, 0 where there is none
+      def others(seen, table) =
+        Statements.run("SELECT MAX(id) FROM up_tack_entries WHERE id > ? AND table_id <> ?", seen, table.id)
+          .dig(0, 0).to_i
+
       # @return [Hash{Integer=>Integer}] versions by record number
       def versions_of(table, record_ids)
         Entry.where(table_id: table.id, record_id: record_ids).group(:record_id).maximum(:id)

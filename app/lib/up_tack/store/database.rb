@@ -139,7 +139,7 @@ module UpTack
       def write(savepoint: false, soon: false, &block)
         return savepoint ? within(&block) : yield if writing?
 
-        WRITING.synchronize { relaxed(soon) { in_transaction(&block) } }
+        Turn.wanted { WRITING.synchronize { relaxed(soon) { in_transaction(&block) } } }
       end
 
       def in_transaction(&block)
@@ -163,6 +163,12 @@ module UpTack
       ensure
         Thread.current[NOTED] = nil
       end
+
+      # @return [#done, nil] what is noted with what this thread writes
+      def note = Thread.current[NOTED]
+
+      # @return [#done, nil] what is noted, and no longer is: what is written in portions is done with the last one
+      def set_aside_note = Thread.current[NOTED].tap { Thread.current[NOTED] = nil }
 
       def relaxed(soon)
         return yield unless soon

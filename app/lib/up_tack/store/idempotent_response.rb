@@ -46,7 +46,9 @@ module UpTack
       # @return [void]
       def answer(status, headers, body)
         Database.write(soon: true) do
-          update!(status: status, headers: JSON.generate(headers), body: body, made_at: made_at || Time.now.utc)
+          # Another process may have noted that it was done.
+          (IdempotentResponse.find_by(names) || self).update!(status: status, headers: JSON.generate(headers),
+            body: body, made_at: made_at || Time.now.utc)
         end
       end
 
@@ -54,6 +56,9 @@ module UpTack
       def forget
         Database.write { delete } if persisted?
       end
+
+      # @return [Hash{String=>String}] what it is of
+      def names = attributes.slice("caller", "key", "request")
     end
   end
 end

@@ -26,6 +26,23 @@ module UpTack
         false
       end
 
+      # Does something in a copy rather than in the database that is open.
+      # @yield
+      # @raise [Failed]
+      def self.during
+        path = Database.path
+        Database.close
+        copy = new(path)
+        begin
+          copy.open
+          yield
+        ensure
+          Database.close
+          copy.drop
+          Database.connect(path)
+        end
+      end
+
       # @param path [String] of the database
       def initialize(path)
         @path = path

@@ -151,12 +151,12 @@ module UpTack
       # @param open [Array<Integer>] places of the fields where it is not
       # @return [Integer] the new record's number
       def insert(values, id: nil, prepared: nil, open: nil)
-        return Statements.insert(Statements::Insertion.nothing(quoted(@table.key)), []) if @fields.empty? && id.nil?
+        return insert_blank if @fields.empty? && id.nil?
 
         insertion = (@insertions ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
         cells = cells(values, prepared, open)
         cells.unshift(id) if id
-        Statements.insert(insertion, cells)
+        Statements.insert(insertion, cells).tap { |made| Journal.made(@table, made) }
       end
 
       # Adds new records whose numbers are known.
@@ -170,6 +170,7 @@ module UpTack
           insertion,
           records.map { |id, values, prepared| cells(values, prepared, open).unshift(id) }
         )
+        Journal.made(@table, records.first.first, records.last.first)
       end
 
       # @return [Integer] the number that the next new record gets; none is given twice
@@ -186,6 +187,7 @@ module UpTack
         fields = @fields.select { |field| values.key?(field.key) }
         return if fields.empty?
 
+        Journal.changing(@table, id, fields.map(&:key))
         Statements.run(
           "UPDATE #{quoted(@table.key)} " \
             "SET #{fields.map { |field| "#{quoted(field.key)} = ?" }.join(", ")} WHERE id = ?",
@@ -194,7 +196,21 @@ module UpTack
         )
       end
 
-      def delete(id) = Statements.run("DELETE FROM #{quoted(@table.key)} WHERE id = ?", id)
+      def delete(id)
+        Journal.deleting(@table, id, ["id", *@fields.map(&:key)])
+        Statements.run("DELETE FROM #{quoted(@table.key)} WHERE id = ?", id)
+      end
+
+      # Gives a record what the journal noted of it.
+      # @param cells [Hash{String=>Object}] as columns have them, with the number where the record was deleted
+      # @return [void]
+      def restore(id, cells)
+        names = cells.keys.map { |name| quoted(name) }
+        return Statements.insert(Statements::Insertion.new(quoted(@table.key), names), cells.values) if cells.key?("id")
+
+        sets = names.map { |name| "#{name} = ?" }.join(", ")
+        Statements.run("UPDATE #{quoted(@table.key)} SET #{sets} WHERE id = ?", *cells.values, id)
+      end
 
       # @return [Hash{String=>Integer}] how many records have a value, by field key
       def filled
@@ -205,6 +221,12 @@ module UpTack
       end
 
       private
+
+      def insert_blank
+        Statements.insert(Statements::Insertion.nothing(quoted(@table.key)), []).tap do |made|
+          Journal.made(@table, made)
+        end
+      end
 
       def insertion(columns) = Statements::Insertion.new(quoted(@table.key), columns.map { |name| quoted(name) })
 

@@ -11,6 +11,8 @@ module UpTack
       prepend PersonNames::Kept
       include Vouched
 
+      # What is written in portions is written by one design.
+      before_create { RunningBatch.none! }
       after_create { vouch("design") }
 
       # @return [Revision, nil] the latest change that has not been undone

@@ -15,17 +15,43 @@ module UpTack
 
       # @param workspace [Workspace]
       # @param keep [String] one of KEEP
-      # @yield does it, and gives the Report of it
+      # @param many [Integer] how many records there are, about
+      # @param progress [Progress]
+      # @yield [Services::Portions] does it, and gives the Report of it. Where there are many and all of it is to
+      #   stay, it is tried in a copy first, and so done twice.
       # @return [Report] without a batch where nothing of it stays
       # @raise [Core::Invalid]
-      def self.attempt(workspace, keep)
+      def self.attempt(workspace, keep, many: 0, progress: Progress.none, &work)
         unless KEEP.include?(keep)
           Core::Invalid.because(Core::Messages["use_cases.bulk.keep_is_all_passing_or_none"],
             part: "keep")
         end
         stays = ->(report) { keep == "passing" || (keep == "all" && report.clean?) }
-        run(workspace, stays) { yield }.tap { |report| report.batch = nil unless stays.call(report) }
+        report =
+          if keep != "none" && Services::Portions.apart?(workspace, many)
+            in_portions(workspace, stays, tried: keep == "all", progress: progress, &work)
+          else
+            run(workspace, stays) { yield Services::Portions::Together.new(progress) }
+          end
+        report.tap { report.batch = nil unless stays.call(report) }
       end
+
+      # What is refused is known before anything is written.
+      def self.in_portions(workspace, stays, tried:, progress:)
+        Store::RunningBatch.none!
+        if tried
+          report = Store::PrivateCopy.during { tried(workspace) { yield Services::Portions::Together.new(progress) } }
+          return report unless stays.call(report)
+        end
+        Services::Portions.new(workspace, progress).run do |portions|
+          report = yield portions
+          raise TakeBack unless stays.call(report)
+        end
+        report
+      rescue TakeBack
+        report
+      end
+      private_class_method :in_portions
 
       # Does something to see what comes of it, and takes it back.
       # @return [Object] what the block gives

@@ -59,7 +59,10 @@ module UpTack
       def work
         id, role = @order.person
         person = Store::Person.find(id).tap { |found| found.role = role }
-        found = TASKS.fetch(@order.task).call(Workspace.new(person: person), @progress, **@order.arguments)
+        workspace = Workspace.new(person: person, apart: !@order.tried?)
+        found = Store::Database.noting(@order.note) do
+          TASKS.fetch(@order.task).call(workspace, @progress, **@order.arguments)
+        end
         tell(:done, found)
       rescue => e
         failed(e)

@@ -6,9 +6,6 @@ module UpTack
       # Deletes many records as one change, each with what the builder chose for those
       # that link to it.
       class Delete
-        # Records after which what is held back is written.
-        PORTION = 500
-
         def initialize(workspace, progress: Progress.none)
           @workspace = workspace
           @progress = progress
@@ -20,7 +17,7 @@ module UpTack
         # @return [Report]
         # @raise [Services::NotAllowed, Recalculation::Stopped]
         def call(table:, ids:, keep:)
-          Bulk.attempt(@workspace, keep) do
+          Bulk.attempt(@workspace, keep, many: ids.length, progress: @progress) do |portions|
             Services::NotAllowed.unless_may(@workspace.person, table, :delete)
             summary =
               if ids.length == 1
@@ -29,15 +26,13 @@ module UpTack
                 Core::Wording["%{count} records deleted", count: Core::Values::Plain.grouped(ids.length)]
               end
             report = Report.new(table, @workspace.context.records)
-            report.batch = Store::Batch.begin(@workspace, table, summary)
+            report.batch = portions.open(ids.length, table) { Store::Batch.begin(@workspace, table, summary) }
             delete = Records::DeleteRecord.new(@workspace, channel: "bulk", batch: report.batch, buffered: true)
             @progress.begin(table.label, summary, ids.length)
-            ids.each_with_index do |id, place|
-              one(delete, report, table, place, id)
-              delete.finish if (place % PORTION).zero?
-              @progress.advance(1)
+            portions.each(ids.each_with_index) do |some|
+              some.each { |id, place| one(delete, report, table, place, id) }
+              delete.finish
             end
-            delete.finish
             report
           end
         end

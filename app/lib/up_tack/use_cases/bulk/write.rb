@@ -5,9 +5,6 @@ module UpTack
     module Bulk
       # Saves many records as one change: new ones, and changes to those that are there.
       class Write
-        # Records written between two looks at the clock.
-        PORTION = 500
-
         # @param channel [String] how they come in, for the change log
         # @param progress [Progress]
         def initialize(workspace, channel: "bulk", progress: Progress.none)
@@ -27,15 +24,17 @@ module UpTack
         # @return [Report]
         # @raise [Recalculation::Stopped, Services::NotAllowed, Core::Invalid]
         def call(table:, drafts:, summary:, keep: "all", total: drafts.size, &seen)
-          Bulk.attempt(@workspace, keep) do
+          Bulk.attempt(@workspace, keep, many: total.to_i, progress: @progress) do |portions|
             @table = @workspace.table(table)
             Services::NotAllowed.unless_may(@workspace.person, @table, :edit)
             @report = Report.new(@table, @workspace.context.records)
-            @report.batch = @batch = Store::Batch.begin(@workspace, @table, summary)
+            @report.batch = @batch = portions.open(total.to_i, @table) {
+              Store::Batch.begin(@workspace, @table, summary)
+            }
             @progress.begin(@table.label, summary, total)
             writer = Services::BulkRecordWriter.new(@workspace, @table.key, channel: @channel, batch: @batch)
             place = 0
-            drafts.each_slice(PORTION) do |portion|
+            portions.each(drafts) do |portion|
               write(writer, portion, place, &seen)
               place += portion.length
             end
@@ -51,7 +50,6 @@ module UpTack
             one(writer, from + index, **draft, &seen)
           end
           writer.finish
-          @progress.advance(portion.length)
         end
 
         def one(writer, place, typed:, id: nil, version: nil, **more)

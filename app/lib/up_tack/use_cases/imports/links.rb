@@ -39,6 +39,9 @@ module UpTack
           names.delete(table)
         end
 
+        # The same of all tables.
+        def forget_all = [@found, names].each(&:clear)
+
         private
 
         def look_up(table, text, folded)

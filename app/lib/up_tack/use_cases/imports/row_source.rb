@@ -11,6 +11,11 @@ module UpTack
 
         NONE = [].freeze
 
+        # A row that was read. typed:: raw input by field; reasons:: what stands against it
+        # ahead:: [Services::BulkRecordWriter::Ahead, nil] what was done of it already
+        # at:: number of the log's latest entry when it was
+        Read = Struct.new(:row, :typed, :reasons, :ahead, :at)
+
         # @param source [#each_row]
         # @param drafting [RowToDraft]
         # @param plan [Core::Save::Plan]
@@ -23,8 +28,7 @@ module UpTack
           @given = 0
         end
 
-        # @yield [Array<Array(Interchange::Source::Row, Hash, Array<Hash>, Services::BulkRecordWriter::Ahead)>]
-        #   rows with their raw input and what stands against it, and what was done of them already, if anything
+        # @yield [Array<Read>]
         # @raise [Interchange::Unreadable]
         def each_portion(&block)
           return if here(until_ready: true, &block)
@@ -40,11 +44,14 @@ module UpTack
         def here(until_ready: false)
           passed = @given
           portion = RowBatch.new(PORTION)
+          at = nil
           @source.each_row do |row, _|
             next passed -= 1 if passed.positive?
-            next unless portion.add([row, *@drafting.call(row)], row.size)
+            at ||= Store::ChangeLog.latest
+            next unless portion.add(Read.new(row, *@drafting.call(row), nil, at), row.size)
 
             yield given(portion.take)
+            at = nil
             return false if until_ready && @ahead&.ready?
           end
           yield given(portion.take) if portion.any?
@@ -53,10 +60,10 @@ module UpTack
 
         def there
           portion = RowBatch.new(PORTION)
-          @ahead.each_portion(@given) do |rows|
+          @ahead.each_portion(@given) do |at, rows|
             rows.each do |packed|
-              row, *drafted = unpack(packed)
-              yield given(portion.take) if portion.add([row, *drafted], row.size)
+              read = unpack(packed, at)
+              yield given(portion.take) if portion.add(read, read.row.size)
             end
           end
           yield given(portion.take) if portion.any?
@@ -68,20 +75,21 @@ module UpTack
         end
 
         # Those that were not begun there are drafted here: that tells what stands against them.
-        def unpack(packed)
+        def unpack(packed, at)
           number, cells, problem, typed, values, origins, claimed, columns, stretches, logged = packed
           row = Interchange::Source::Row.new(number, cells, problem)
-          return [row, *@drafting.call(row)] unless typed
+          return Read.new(row, *@drafting.call(row), nil, at) unless typed
 
-          [
+          Read.new(
             row,
             typed.freeze,
             NONE,
             Services::BulkRecordWriter::Ahead.new(
               Core::Save::PartialSave.new(values, origins, claimed).unpack(@plan),
               Store::PreparedRow.new(columns.each(&:freeze), stretches, logged)
-            )
-          ]
+            ),
+            at
+          )
         end
       end
     end

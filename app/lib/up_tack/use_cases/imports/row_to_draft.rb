@@ -52,6 +52,9 @@ module UpTack
 
         # Records of a table that were saved meanwhile may be meant by links from here on.
         def forget(table) = @links.forget(table)
+
+        # The same of all tables.
+        def forget_all = @links.forget_all
       end
     end
   end

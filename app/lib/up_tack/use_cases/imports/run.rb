@@ -31,13 +31,16 @@ module UpTack
         def call(source:, table:, settings:, keep:, name:, refused: nil, rows: 0)
           @source = source
           @settings = settings
-          @refused = refused && RejectedRows::Writer.new(refused)
-          @result = Result.new(made: 0, changed: 0, refused: refused)
           check(@workspace.table(table))
-          Bulk.attempt(@workspace, keep) { work(table, name, rows) }
+          Bulk.attempt(@workspace, keep, many: rows, progress: @progress) do |portions|
+            @portions = portions
+            @result = Result.new(made: 0, changed: 0, refused: refused)
+            @refused = refused && RejectedRows::Writer.new(refused)
+            work(table, name, rows)
+          ensure
+            @refused&.close
+          end
           @result
-        ensure
-          @refused&.close
         end
 
         private
@@ -75,8 +78,11 @@ module UpTack
         def work(table, name, rows)
           @table = @workspace.table(table)
           @result.report = Bulk::Report.new(@table, @workspace.context.records)
-          @result.report.batch = @batch = Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
+          @result.report.batch = @batch = @portions.open(rows, @table) do
+            Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
+          end
           @writer = Services::BulkRecordWriter.new(@workspace, @table.key, channel: "import", batch: @batch)
+          @refreshed = 0
           @drafting = RowToDraft.new(@workspace, @table, @source, @settings)
           @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
           @progress.begin(@table.label, name, rows)
@@ -92,7 +98,7 @@ module UpTack
           end
           RowSource
             .new(@source, @drafting, @workspace.plan(@table.key), ahead)
-            .each_portion { |portion| write(portion) }
+            .each_portion { |rows| @portions.each(rows) { |portion| write(portion) } }
           @result.report
         ensure
           ahead&.close
@@ -100,22 +106,32 @@ module UpTack
 
         # What is held back is written after each portion, so that it does not grow without end.
         def write(portion)
+          portion = portion.map { |read| (read.at < @portions.others) ? read_again(read) : read }
           there = found(portion)
           @workspace.clock.still do
-            portion.each do |row, typed, reasons, ahead|
-              ahead ? write_one(row, typed, nil, ahead) : one(row, typed, reasons, there)
+            portion.each do |read|
+              read.ahead ? write_one(read.row, read.typed, nil, read.ahead) : one(*read.to_a.first(3), there)
             end
             @writer.finish
           end
           @drafting.forget(@table.key) if @linked_to_itself
-          @progress.advance(portion.length)
+        end
+
+        # Somebody has saved since a row was read, or taken through some of its rules: what it says of other records
+        # may be past.
+        def read_again(read)
+          if @refreshed < @portions.others
+            @refreshed = @portions.others
+            @drafting.forget_all
+          end
+          RowSource::Read.new(read.row, *@drafting.call(read.row))
         end
 
         # @return [Hash{Object=>Array<Integer>}, nil] records that are there, by the value that finds them
         def found(drafts)
           return unless @settings.match
 
-          values = drafts.filter_map { |_, typed, _| typed[@settings.match] }.uniq
+          values = drafts.filter_map { |read| read.typed[@settings.match] }.uniq
           Store::RecordTable.new(@table).numbers_by(@settings.match, values)
         end
 

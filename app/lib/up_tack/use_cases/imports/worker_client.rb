@@ -66,7 +66,7 @@ module UpTack
         def done? = @done
 
         # @param from [Integer] rows that were given out before
-        # @yield [Array<Array>] rows as the Worker tells them
+        # @yield [Integer, Array<Array>] number of the log's latest entry, and rows as the Worker tells them
         # @return [void]
         def each_portion(from)
           return unless heard == :ready
@@ -75,7 +75,7 @@ module UpTack
           while (portion = heard)
             return @done = true if portion == :end
 
-            yield portion
+            yield(*portion)
           end
         end
 

@@ -40,15 +40,30 @@ module UpTack
           portion = RowBatch.new(PORTION)
           @source.each_row do |row, _|
             next passed -= 1 if passed.positive?
-            Wire.hand(pack(portion.take), output) if portion.add(row, row.size)
+            Wire.hand(told(portion.take), output) if portion.add(row, row.size)
           end
-          Wire.hand(pack(portion.take), output) if portion.any?
+          Wire.hand(told(portion.take), output) if portion.any?
           Wire.hand(:end, output)
         rescue Interchange::Unreadable
           # Whoever asked comes upon it too, and tells.
         end
 
         private
+
+        # What others save meanwhile is read again, but for records of the table itself: none of these rules sees them.
+        # @return [Array(Integer, Array<Array>)] number of the log's latest entry, and the rows
+        def told(rows)
+          at = Store::ChangeLog.latest
+          read_again if @at && Store::ChangeLog.others(@at, @plan.table) > 0
+          @at = at
+          [at, pack(rows)]
+        end
+
+        def read_again
+          @workspace.renew
+          @drafting.forget_all
+          @readings = Core::Save::ParseCache.new
+        end
 
         # Process step by step across the batch for cache locality (measurably faster).
         # @return [Array<Array>] number, cells and problem of each row; and of one that was begun

@@ -69,6 +69,7 @@ module UpTack
         # @param path [String]
         # @return [String] name of the copy of what was there before
         def restore_file(path)
+          Store::RunningBatch.none!
           Store::Backups.check(path)
           copy = File.basename(@store.make("restore", now: @clock.now))
           Store::Restoring.new(name: File.basename(path), copy: copy, person: @person, now: @clock.now).call(path)

@@ -36,11 +36,13 @@ module UpTack
         # @return [Result]
         # @raise [Recalculation::Stopped]
         def call(table:, rule:, order: nil, descending: false)
-          @workspace.write do
+          prepare(table, rule)
+          many = waiting(order, descending).length
+          Services::Portions.run(@workspace, many, progress: @progress) do |portions|
             prepare(table, rule)
             ids = waiting(order, descending)
             result = Result.new(given: 0, left: 0, refused: [])
-            run(ids, result) if ids.any?
+            run(ids, result, portions) if ids.any?
             result
           end
         end
@@ -86,16 +88,19 @@ module UpTack
           }
         end
 
-        def run(ids, result)
-          result.batch = Store::Batch.begin(@workspace, @table, "Numbered: #{@field.label}")
+        def run(ids, result, portions)
+          result.batch = portions.open(ids.length, @table) do
+            Store::Batch.begin(@workspace, @table, "Numbered: #{@field.label}")
+          end
           writer = Services::BulkRecordWriter.new(@workspace, @table.key, channel: "numbers", batch: result.batch)
           find = Records::FindRecord.new(@workspace)
           @progress.begin(@table.label, @field.label, ids.length)
-          ids.each do |id|
-            note(result, id, writer.write({}, stored: find.call(table: @table.key, id: id), numbering: true))
-            @progress.advance(1)
+          portions.each(ids) do |some|
+            some.each do |id|
+              note(result, id, writer.write({}, stored: find.call(table: @table.key, id: id), numbering: true))
+            end
+            writer.finish
           end
-          writer.finish
         end
 
         def note(result, id, answer)

@@ -6,9 +6,8 @@ module UpTack
       # Fills a table with made-up records that pass its rules, as one change that can be
       # taken back as one. The same seed gives the same records.
       class GenerateRecords
-        # Records at most in one go, and how many are made between two looks at the clock.
+        # Records at most in one go.
         MOST = 1_000_000
-        PORTION = 1_000
         # Records of another table that links may lead to.
         LINKED = 2_000
 
@@ -36,17 +35,19 @@ module UpTack
             )
           end
 
-          @workspace.write do
+          Services::Portions.run(@workspace, count, progress: @progress) do |portions|
             maker = maker(design, seed)
             batch =
-              Store::Batch.begin(
-                @workspace,
-                design,
-                "Sample records: #{Core::Values::Plain.grouped(count)} #{design.label}, seed #{seed}"
-              )
+              portions.open(count, design) do
+                Store::Batch.begin(
+                  @workspace,
+                  design,
+                  "Sample records: #{Core::Values::Plain.grouped(count)} #{design.label}, seed #{seed}"
+                )
+              end
             result = Result.new(made: 0, given_up: 0, batch: batch)
             @progress.begin(design.label, "Sample records", count)
-            (0...count).each_slice(PORTION) { |portion| make(design, maker, portion.length, result) }
+            portions.each(0...count) { |portion| make(design, maker, portion.length, result) }
             result
           end
         end
@@ -78,7 +79,6 @@ module UpTack
           writer = Services::BulkRecordWriter.new(@workspace, design.key, channel: "made up", batch: result.batch)
           count.times { write(design, writer, maker) ? result.made += 1 : result.given_up += 1 }
           writer.finish
-          @progress.advance(count)
         end
 
         def write(design, writer, maker)

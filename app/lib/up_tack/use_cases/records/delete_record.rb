@@ -72,6 +72,7 @@ module UpTack
         end
 
         def found(design, id)
+          Store::RunningBatch.check(design, id)
           values = @rows[design].find(id) or raise Store::NotFound, FindRecord.missing(design, id)
           Services::StoredRecord.new(id: id, values: values)
         end

@@ -22,10 +22,12 @@ module UpTack
         # @return [Result]
         # @raise [Recalculation::Stopped]
         def call(table:, picked: nil)
-          @workspace.write do
+          @table = @workspace.table(table)
+          Services::Portions.run(@workspace, picked ? picked.length : wanted(nil).length,
+            progress: @progress) do |portions|
             @table = @workspace.table(table)
             @result = Result.new(saved: 0, refused: [], left: 0)
-            work(wanted(picked))
+            work(wanted(picked), portions)
             @result
           end
         end
@@ -39,19 +41,20 @@ module UpTack
           Suggestions.new(@workspace, @table).each do |id, field, before, after|
             found[id][field.key] = after if chosen.nil? || chosen[[id, field.key]] == before
           end
-          @result.left = chosen ? chosen.length - found.sum { |_, fields| fields.length } : 0
+          @result&.left = chosen ? chosen.length - found.sum { |_, fields| fields.length } : 0
           found
         end
 
-        def work(wanted)
+        def work(wanted, portions)
           return if wanted.empty?
 
-          @result.batch = Store::Batch.begin(@workspace, @table, "Cleaned up #{labels(wanted)}")
+          @result.batch = portions.open(wanted.length, @table) do
+            Store::Batch.begin(@workspace, @table, "Cleaned up #{labels(wanted)}")
+          end
           save = Records::SaveRecord.new(@workspace, channel: "tidy", batch: @result.batch)
           @progress.begin(@table.label, labels(wanted), wanted.length)
-          wanted.each do |id, typed|
-            note(id, typed, save.call(table: @table.key, id: id, typed: typed))
-            @progress.advance(1)
+          portions.each(wanted) do |some|
+            some.each { |id, typed| note(id, typed, save.call(table: @table.key, id: id, typed: typed)) }
           end
         end
 

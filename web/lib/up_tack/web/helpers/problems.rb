@@ -25,6 +25,12 @@ module UpTack
             headers "Retry-After" => error.wait.to_s
             problem(429, "too_many", error.message)
           end
+          app.error(Store::RunningBatch::Busy) do |error|
+            headers "Retry-After" => error.wait.to_s
+            problem(409, "being_written", error.message)
+          end
+          app.error(Services::Portions::Overtaken) { |error| problem(409, "overtaken", error.message) }
+          app.error(Work::Lost, Store::PrivateCopy::Failed) { |error| problem(503, "lost", error.message) }
           app.error(UpTack::Jobs::TooMany) { |error| problem(429, "too_many", error.message) }
           app.error(Progress::Stopped) { |error| problem(409, "stopped", error.message) }
           app.error(Params::Requests::Malformed) { |error| problem(400, "malformed", error.message) }
