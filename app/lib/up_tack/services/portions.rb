@@ -120,9 +120,10 @@ module UpTack
 
       def portion(some)
         Store::Turn.give_way
-        began = now
+        began = nil
         Store::Database.write(soon: true) do
-          look_around
+          look_around # Only from here on is the lock held.
+          began = now
           yield some
           Store::Journal.write
           @running.advance(some.length)

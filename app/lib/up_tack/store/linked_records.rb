@@ -9,6 +9,9 @@ module UpTack
       # Linked records held for one question; beyond that they are gone through
       # a batch at a time.
       MOST_HELD = 20_000
+      # Linked records for each of those they link to; where there are more, reading those in few queries saves
+      # nothing, and what only counts them need not read them.
+      MOST_EACH = 500
 
       # @param project [Core::Design::Project]
       # @return [LinkedRecords] for names alone, outside any request
@@ -54,6 +57,10 @@ module UpTack
         end
       end
 
+      # @return [Integer]
+      def count_linked(table, link, id) =
+        @linked.dig([table, link], id)&.length || rows(table).count_linked(link, [id])
+
       # @return [String, nil]
       def title(table, id)
         @titles[[table, id]] ||= (found = find(table, id)) &&
@@ -96,7 +103,7 @@ module UpTack
       # Reads all that link to some records in one go, unless they are too many.
       # @return [Array<Array(Integer, LazyRow)>, nil]
       def load_linked(table, link, ids)
-        return if ids.empty? || rows(table).count_linked(link, ids) > MOST_HELD
+        return if ids.empty? || rows(table).count_linked(link, ids) > [MOST_HELD, MOST_EACH * ids.length].min
 
         known = (@linked[[table, link]] ||= {})
         found = rows(table).linked(link, ids)

@@ -64,7 +64,7 @@ module UpTack
       end
 
       # @return [void]
-      def drop = FileUtils.rm_f(["", "-wal", "-shm", "-journal"].map { |ending| "#{@copy}#{ending}" })
+      def drop = FileUtils.rm_f(["", "-wal", "-shm", "-journal", ".turn"].map { |ending| "#{@copy}#{ending}" })
     end
   end
 end

@@ -97,7 +97,7 @@ module UpTack
         ((Time.now.utc - began_at) / done * (total - done)).ceil
       end
 
-      # @return [String] such as “Imported from clays.csv” by Odile Marsh, 40 %, about 20 s left
+      # @return [String] such as Odile Marsh is writing “Imported from clays.csv”, 40 % done, about 20 s left
       def words
         [
           Core::Messages["store.running_batch.what_by_whom", what: batch.summary, whom: batch.person_name],

@@ -5,8 +5,8 @@ module UpTack
     # Whose turn it is to write, between processes: SQLite lets one in at a time, and knows no queue. Whoever saves says
     # so by a shared lock on a file; long work, which writes in portions, waits before each until nobody does.
     module Turn
-      # Seconds for which long work waits at most: somebody who saves without end would keep it from ever ending.
-      PATIENCE = 1.0
+      # Seconds for which long work waits at most: those who save without end would keep it from ever ending.
+      PATIENCE = 0.1
       PAUSE = 0.001
 
       @mutex = Mutex.new

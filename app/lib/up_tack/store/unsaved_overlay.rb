@@ -37,6 +37,9 @@ module UpTack
         rows ? rows.each(&block) : __getobj__.each_linked(table, link, id, keys, &block)
       end
 
+      def count_linked(table, link, id) =
+        @linked[[table, link, id]]&.length || __getobj__.count_linked(table, link, id)
+
       # @return [String, nil] a record without a number has no name yet
       def title(table, id) = (id == NEW) ? "this one" : __getobj__.title(table, id)
     end

@@ -32,6 +32,9 @@ module UpTack
         # @yield [id, values] for each record whose link points to the record
         def each_linked(_table, _link, _id, _keys = nil) = nil
 
+        # @return [Integer] how many records link to the record
+        def count_linked(_table, _link, _id) = 0
+
         # @return [String, nil] by what people know a record
         def title(_table, _id) = nil
 
@@ -64,6 +67,8 @@ module UpTack
         def each_linked(table, link, id, _keys = nil)
           @tables.fetch(table, {}).each { |number, values| yield number, values if values[link] == id }
         end
+
+        def count_linked(table, link, id) = @tables.fetch(table, {}).count { |_, values| values[link] == id }
 
         def title(table, id)
           found = find(table, id)

@@ -50,6 +50,9 @@ module UpTack
           }
         end
 
+        # @return [Integer]
+        def count_linked(table, link, id) = to_enum(:each_linked, table, link, id, []).count
+
         # @return [String, nil]
         def title(table, id)
           values = find(table, id)

@@ -28,6 +28,8 @@ module UpTack
           end
         end
 
+        def count_linked(table, link, id) = to_enum(:each_linked, table, link, id).count
+
         def title(table, id)
           find(table, id)
           @records.title(table, id)

@@ -19,6 +19,8 @@ module UpTack
 
         # @return [Proc] from an Evaluation to the value
         def to_proc
+          return counted if @node.name == "count" && @source.value.empty? && @node.condition.nil?
+
           separator = @node.separator ? @compiler.compile(@node.separator) : ->(_) { ", " }
           aggregation = @aggregation
           each = each_member
@@ -53,6 +55,16 @@ module UpTack
         def table = @source.steps.last.table
 
         private
+
+        # How many there are is known without looking at each.
+        def counted
+          start = starting_id
+          last = @source.steps.last
+          lambda do |evaluation|
+            id = start.call(evaluation)
+            BigDecimal(id ? evaluation.context.records.count_linked(last.table, last.key, id) : 0)
+          end
+        end
 
         # @return [Array<String>, nil] the linked record's fields that are read; nil
         #   for all, where one of them is itself worked out from others
