@@ -45,7 +45,10 @@ module UpTack
       {
         "signed end of the log" => -> { Store::Head.note(workspace.clock) },
         "unfinished changes" => -> { Services::TakeBack.left },
-        "backups" => -> { UseCases::Maintenance::Backups.new(workspace.clock).make_due },
+        "backups" => -> do
+          due = UseCases::Maintenance::Backups.new(workspace.clock).due?
+          Work.call("backup when due", {}, person: workspace.person, progress: Progress.none) if due
+        end,
         "notices" => -> { UseCases::Maintenance::SendNotices.new(workspace).call },
         "waiting files" => -> { UseCases::Imports::Uploads.forget_old }
       }

@@ -30,6 +30,10 @@ module UpTack
 
     # What can be done, given the workspace of whoever asks, a Progress and the arguments.
     TASKS = {
+      "backup" => ->(workspace, _, why:) do
+        UseCases::Maintenance::Backups.new(workspace.clock, person: workspace.person).make(why)
+      end,
+      "backup when due" => ->(workspace, _) { UseCases::Maintenance::Backups.new(workspace.clock).make_due },
       "bulk" => ->(workspace, progress, **asked) do
         UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
       end,

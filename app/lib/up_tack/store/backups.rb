@@ -16,8 +16,10 @@ module UpTack
       NAME = /\Aup_tack-(\d{8}T\d{6})(?:\.(\d+))?-(hand|schedule|restore)\.sqlite3\z/
       # Days for which a copy stays that was made before a restore: what the restore cut off is nowhere else.
       STAYS = 30
-      # Pages copied at a time; others write in between.
+      # Pages copied at a time where others share the process. Each change by others begins it again, so a process of
+      # its own copies all at once: nobody is held up by a reader.
       PAGES = 500
+      ALL = -1
 
       # @param database [String] path of the database
       def initialize(database = Database.path)
@@ -46,16 +48,17 @@ module UpTack
 
       # @param why [String] a key of WHYS
       # @param to [String, nil] where else to write it
+      # @param pages [Integer] copied at a time
       # @return [String] its path
       # @raise [Unsound] where what was written does not hold
-      def make(why, to: nil, now: Time.now.utc)
+      def make(why, to: nil, now: Time.now.utc, pages: ALL)
         FileUtils.mkdir_p(to ? File.dirname(to) : @folder)
         File.chmod(0o700, @folder) unless to
         path = to || fresh(why, now)
         part = "#{path}.part"
         FileUtils.rm_f(part)
         File.open(part, File::WRONLY | File::CREAT | File::EXCL, 0o600) { nil }
-        Backups.copy(@database, part, PAGES)
+        Backups.copy(@database, part, pages)
         Backups.check(part)
         File.open(part) { |file| file.fsync }
         File.rename(part, path)
@@ -123,7 +126,7 @@ module UpTack
       end
 
       # Copies a database while it is in use, into a file that is there.
-      # @param pages [Integer] at a time; -1 for all at once, as they are at one moment
+      # @param pages [Integer] at a time; ALL as they are at one moment
       # @raise [Unsound]
       def self.copy(from, to, pages)
         source = SQLite3::Database.new(from, readonly: true)

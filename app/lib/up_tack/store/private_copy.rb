@@ -55,7 +55,7 @@ module UpTack
       def open
         PrivateCopy.sweep(@path)
         File.open(@copy, File::WRONLY | File::CREAT | File::TRUNC, 0o600) { nil }
-        Backups.copy(@path, @copy, -1)
+        Backups.copy(@path, @copy, Backups::ALL)
         # It need not outlive anything.
         Database.connect(@copy, pragmas: {synchronous: "off"})
       rescue Backups::Unsound, SQLite3::Exception, SystemCallError => e

@@ -57,39 +57,7 @@ module UpTack
           @store.all.find { |each| each.name == name }
         end
 
-        # Makes the copy that is due by the schedule, if one is.
-        # @return [Store::Backups::Copy, nil]
-        def make_due = due? ? make("schedule") : nil
-
-        # @param name [String]
-        # @return [String] name of the copy of what was there before
-        # @raise [Store::NotFound, Store::Backups::Unsound]
-        def restore(name) = restore_file(@store.path(name))
-
-        # @param path [String]
-        # @return [String] name of the copy of what was there before
-        def restore_file(path)
-          Store::RunningBatch.none!
-          Store::Backups.check(path)
-          copy = File.basename(@store.make("restore", now: @clock.now))
-          Store::Restoring.new(name: File.basename(path), copy: copy, person: @person, now: @clock.now).call(path)
-          copy
-        end
-
-        # @raise [Store::NotFound, Store::Backups::Kept]
-        def drop(name)
-          @store.drop(name, now: @clock.now)
-          note("backup_deleted", name)
-        end
-
-        # @return [String] where it lies, for whoever takes it away
-        def hand_out(name) = path(name).tap { note("backup_downloaded", name) }
-
-        # @return [String]
-        def path(name) = @store.path(name)
-
-        private
-
+        # @return [Boolean] whether the schedule wants one now
         def due?
           every = settings["every"]
           return false if every == "never"
@@ -106,6 +74,41 @@ module UpTack
           days = (every == "week") ? 7 : 1
           Time.utc(before.year, before.month, before.day, before.hour, before.min) < turn - ((days - 1) * 86_400)
         end
+
+        # Makes the copy that is due by the schedule, if one is.
+        # @return [Store::Backups::Copy, nil]
+        def make_due = due? ? make("schedule") : nil
+
+        # @param name [String]
+        # @return [String] name of the copy of what was there before
+        # @raise [Store::NotFound, Store::Backups::Unsound]
+        def restore(name) = restore_file(@store.path(name))
+
+        # @param path [String]
+        # @return [String] name of the copy of what was there before
+        def restore_file(path)
+          Store::RunningBatch.none!
+          Store::Backups.check(path)
+          copy = File.basename(@store.make("restore", now: @clock.now, pages: Store::Backups::PAGES))
+          Store::Restoring.new(name: File.basename(path), copy: copy, person: @person, now: @clock.now).call(path)
+          # The backup may have been made while many records were being written.
+          Services::TakeBack.left
+          copy
+        end
+
+        # @raise [Store::NotFound, Store::Backups::Kept]
+        def drop(name)
+          @store.drop(name, now: @clock.now)
+          note("backup_deleted", name)
+        end
+
+        # @return [String] where it lies, for whoever takes it away
+        def hand_out(name) = path(name).tap { note("backup_downloaded", name) }
+
+        # @return [String]
+        def path(name) = @store.path(name)
+
+        private
 
         def note(kind, name, more = {}) =
           Store::Event.add(kind, {"backup" => name, **more}, person: @person, now: @clock.now)

@@ -9,7 +9,8 @@ module UpTack
           app.get("/api/backups") { backups_json }
 
           app.post("/api/backups") do
-            json(Routes::Maintenance.copy(backups.make, workspace.clock), status: 201)
+            made = Work.call("backup", {why: "hand"}, person: person, progress: Progress.none)
+            json(Routes::Maintenance.copy(made, workspace.clock), status: 201)
           end
 
           app.put("/api/backups/settings") do
