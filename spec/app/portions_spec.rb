@@ -95,7 +95,7 @@ RSpec.describe "Many records, written in portions" do
       try.call
       tried[what] = "done"
     rescue running::Busy => e
-      tried[what] = e.message
+      tried[what] = UpTack::UseCases::Maintenance::Writing.new(workspace).why(e)
     end
     progress = watching do |_|
       next if running.first&.done.to_i < 100 || tried.any?

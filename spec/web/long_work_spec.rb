@@ -106,6 +106,23 @@ RSpec.describe "Work that takes long" do
     expect(may_take_long.map { |operation| operation["operationId"] } - @asked.to_a).to eq([])
   end
 
+  it "names what is being written to those who may view it, and to nobody else" do
+    change(:ChangeTable, table: "orders", parts: {"access" => {"clerk" => "nothing"}})
+    orders = workspace.table("orders")
+    UpTack::Store::Database.write do
+      batch = UpTack::Store::Batch.begin(workspace, orders, "Imported from secret.csv")
+      UpTack::Store::RunningBatch.begin(batch, 400).advance(100)
+    end
+    expect(ask(:get, "/api/work")["work"]).to match(
+      [{"words" => "Odile Marsh is writing “Imported from secret.csv”", "percent" => 25, "seconds" => be_a(Integer)}]
+    )
+    job = ask(:post, "/api/tables/orders/fields", {label: "New", type: "text"})
+    refused = ask(:get, "/api/jobs/#{job["id"]}")
+    expect(refused).to include("code" => "being_written", "title" => match(/secret.csv”, 25 % done/))
+    sign_in_as("Bram Tolley")
+    expect(ask(:get, "/api/work")["work"].map { |each| each["words"] }).to eq(["Many records are being written"])
+  end
+
   it "tells whoever asks what they may see, not what whoever began it may" do
     verdict = UpTack::Store::LogCheck::Verdict.new(
       sound: false, entries: 1, events: 0, broken: 4, faults: ["Entry 4 of Pieces was changed."], set_back: []

@@ -22,13 +22,16 @@ module UpTack
 
     # One piece of work.
     class Job
-      attr_reader :id, :owner, :shared, :progress, :result, :error, :ended_at
+      attr_reader :id, :owner, :shared, :words, :progress, :result, :error, :ended_at
 
       # @param report [Proc, nil] gives what is told at the end, from the result and the workspace of whoever asks
       # @param owner [Integer, nil] number of the person whose work it is
       # @param shared [String, nil] the name under which it is everybody's
-      def initialize(id, report, owner = nil, shared = nil, &work)
+      # @param words [String, nil] what others are told who have to wait for it; nil where nobody has to
+      def initialize(id, report, owner = nil, shared = nil, words = nil, &work)
         @id = id
+        @words = words
+        @begun_at = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         @owner = owner
         @shared = shared
         @report = report
@@ -42,6 +45,17 @@ module UpTack
       def wait(seconds) = !@thread.join(seconds).nil?
 
       def running? = @ended_at.nil?
+
+      # @return [Integer, nil] of hundred; nil while nobody knows
+      def percent = progress.total.positive? ? [progress.done * 100 / progress.total, 99].min : nil
+
+      # @return [Integer, nil] seconds, about
+      def seconds_left
+        return if progress.done.zero? || progress.total <= progress.done
+
+        spent = Process.clock_gettime(Process::CLOCK_MONOTONIC) - @begun_at
+        (spent / progress.done * (progress.total - progress.done)).ceil
+      end
 
       # @param workspace [Workspace] of whoever asks, who is told what they may see
       # @return [Hash, Array, nil] what is told at the end; nil before, and where there is nothing to tell
@@ -67,10 +81,11 @@ module UpTack
     class << self
       # @param report [Proc, nil] see Job
       # @param shared [String, nil] a name under which whoever asks while it runs gets the same job
+      # @param words [String, nil] see Job
       # @yield [progress] the work; what it gives is the job's result
       # @return [Job] begun
       # @raise [TooMany]
-      def start(report = nil, owner: nil, shared: nil, &work)
+      def start(report = nil, owner: nil, shared: nil, words: nil, &work)
         @mutex.synchronize do
           forget_old
           running = shared && @jobs.each_value.find { |job| job.shared == shared && job.running? }
@@ -78,9 +93,12 @@ module UpTack
           raise TooMany if owner && @jobs.each_value.count { |job| job.owner == owner && job.running? } >= MOST
 
           id = SecureRandom.uuid
-          @jobs[id] = Job.new(id, report, owner, shared, &work)
+          @jobs[id] = Job.new(id, report, owner, shared, words, &work)
         end
       end
+
+      # @return [Array<Job>] those that others have to wait for
+      def waited_for = @mutex.synchronize { @jobs.each_value.select { |job| job.words && job.running? } }
 
       # @return [Job]
       # @raise [Store::NotFound]

@@ -2,6 +2,7 @@ import createClient, { type Middleware } from "openapi-fetch";
 import { t } from "../words";
 import type { components, paths } from "./generated";
 import { revalidated } from "./revalidated";
+import { noticed } from "./waiting";
 
 type Schemas = components["schemas"];
 export type Session = Schemas["Session"];
@@ -107,7 +108,7 @@ const problems: Middleware = {
 
 /** The typed client of the HTTP API. A failed call throws a ProblemError. */
 export const api = createClient<paths>({ fetch: revalidated });
-api.use(keys, problems);
+api.use(keys, problems, noticed);
 
 /** The data of an answer whose status was a success. */
 export async function data<T>(call: Promise<{ data?: T }>): Promise<T> {

@@ -1628,6 +1628,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Changes of many records or of the design that are being written, for those who may have to wait. */
+        get: operations["getWork"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job}": {
         parameters: {
             query?: never;
@@ -6863,6 +6880,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Names"][];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The oldest first. Without the name of what the person cannot view. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        work: {
+                            /** @description Who writes what. */
+                            words: string;
+                            percent: number | null;
+                            /** @description About so many are left; null while unknown. */
+                            seconds: number | null;
+                        }[];
+                    };
                 };
             };
             default: components["responses"]["Problem"];

@@ -60,6 +60,7 @@ export const queryKeys = {
   waiting: (table: string, rule: string, order: Part, descending: Part) =>
     ["waiting", table, rule, order, descending] as const,
   welcome: () => ["welcome"] as const,
+  work: () => ["work"] as const,
 };
 
 /** What a question is about: the first part of its name. */

@@ -20,6 +20,7 @@ import { useAstray } from "./useAstray";
 import { useDesignUndo } from "./useDesignUndo";
 import { usePermissions } from "./usePermissions";
 import { useShortcuts } from "./useShortcuts";
+import { Waiting } from "./Waiting";
 import { WritingDialog } from "./WritingDialog";
 
 const VIEWS = group("views");
@@ -134,6 +135,7 @@ export function Shell() {
         </Suspense>
       </main>
       <JobProgress />
+      <Waiting />
       <FieldOriginDialog />
       <PasswordAgain />
       {open === "palette" && <Palette onClose={() => setOpen(null)} />}

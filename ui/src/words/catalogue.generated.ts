@@ -1524,6 +1524,10 @@ export interface Gaps {
   "overview.renameTitle": null;
   "overview.label": null;
   "overview.one": null;
+  "waiting.for": { what: Gap };
+  "waiting.kept": null;
+  "waiting.percent": { percent: Gap };
+  "waiting.server": null;
   "job.title": null;
   "job.begin": null;
   "job.field": { name: Gap };
@@ -3253,11 +3257,15 @@ export const messages: { [key: string]: string } = {
   "overview.renameTitle": "Rename table",
   "overview.label": "Table name",
   "overview.one": "Name of one record",
+  "waiting.for": "Waiting: %{what}",
+  "waiting.kept": "What you typed is kept. You do not have to do anything.",
+  "waiting.percent": "%{percent} % done",
+  "waiting.server": "The server is busy …",
   "job.title": "Recalculating all records",
   "job.begin": "Preparing …",
   "job.field": "%{name}",
   "job.stop": "Stop",
-  "job.note": "Nothing changes until this finishes. If you stop it, the design and all records stay as they are.",
+  "job.note": "Everybody can go on working. If you stop it, the design and all records are as before.",
   "job.stopped": "Stopped. The design and all records are unchanged.",
   "job.count": "%{done, number} of %{total, number} records",
   "job.left.few": "a few seconds left",

@@ -12,14 +12,17 @@ module UpTack
 
       # Somebody wants what a running change keeps from others.
       class Busy < StandardError
-        # @return [Integer] seconds after which it is worth another try
-        attr_reader :wait
+        # @return [RunningBatch]
+        attr_reader :running
 
         # @param running [RunningBatch]
         def initialize(running)
-          @wait = running.seconds_left || 5
-          super(Core::Messages["store.running_batch.is_being_written", what: running.words])
+          @running = running
+          super(Core::Messages["store.running_batch.many_records_are_being_written"])
         end
+
+        # @return [Integer] seconds after which it is worth another try
+        def wait = running.seconds_left || 5
       end
 
       class << self
@@ -97,14 +100,9 @@ module UpTack
         ((Time.now.utc - began_at) / done * (total - done)).ceil
       end
 
-      # @return [String] such as Odile Marsh is writing “Imported from clays.csv”, 40 % done, about 20 s left
-      def words
-        [
-          Core::Messages["store.running_batch.what_by_whom", what: batch.summary, whom: batch.person_name],
-          percent && Core::Messages["store.running_batch.percent", percent: percent],
-          seconds_left && Core::Messages["store.running_batch.left", seconds: seconds_left]
-        ].compact.join(", ")
-      end
+      # @return [String] who writes what
+      def words =
+        Core::Messages["store.running_batch.is_writing", what: batch.summary, whom: batch.person_name]
     end
   end
 end

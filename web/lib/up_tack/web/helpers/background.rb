@@ -13,7 +13,8 @@ module UpTack
         # @param present [Proc, nil] see #in_background
         # @yield [Design::ChangeDesign] what is to be done; gives what `told` needs
         def change_design(present = nil, status: 200)
-          in_background(present, status: status) do |progress, workspace|
+          words = Core::Messages["maintenance.writing.changes_the_design", whom: person.name]
+          in_background(present, status: status, words: words) do |progress, workspace|
             result = yield UseCases::Design::ChangeDesign.new(workspace, progress: progress)
             Proving.wake
             result
@@ -25,8 +26,9 @@ module UpTack
         #   workspace of whoever asks for it; without one there is nothing to tell, which is answered with 204
         # @param status [Integer] of the answer when it can be waited for
         # @param shared [String, nil] see Jobs.start
+        # @param words [String, nil] see Jobs.start
         # @yield [UpTack::Progress, Workspace] what is to be done
-        def in_background(present = nil, status: 200, shared: nil, &work)
+        def in_background(present = nil, status: 200, shared: nil, words: nil, &work)
           chosen = person
           # What is done once, with its answer, is waited for.
           if env[Guard::Idempotency::WITHIN]
@@ -34,7 +36,7 @@ module UpTack
           end
 
           job =
-            Jobs.start(present, owner: chosen.id, shared: shared) do |progress|
+            Jobs.start(present, owner: chosen.id, shared: shared, words: words) do |progress|
               work.call(progress, Workspace.new(person: chosen))
             end
           return json(Render::Job.render(job, workspace), status: 202) unless job.wait(PATIENCE)

@@ -27,7 +27,7 @@ module UpTack
           end
           app.error(Store::RunningBatch::Busy) do |error|
             headers "Retry-After" => error.wait.to_s
-            problem(409, "being_written", error.message)
+            problem(409, "being_written", UseCases::Maintenance::Writing.new(workspace).why(error))
           end
           app.error(Services::Portions::Overtaken) { |error| problem(409, "overtaken", error.message) }
           app.error(Work::Lost, Store::PrivateCopy::Failed) { |error| problem(503, "lost", error.message) }

@@ -20,6 +20,15 @@ module UpTack
 
         def self.registered(app)
           app.helpers Helpers
+          # What somebody may be waiting for, whoever began it.
+          app.get("/api/work") do
+            batches = UseCases::Maintenance::Writing.new(workspace).call.map(&:to_h)
+            jobs = UpTack::Jobs.waited_for.map do |job|
+              {words: job.words, percent: job.percent, seconds: job.seconds_left}
+            end
+            json({work: jobs + batches})
+          end
+
           app.get("/api/jobs/:id") do
             job = own_job(shared: true)
             raise job.error if job.error && !job.error.is_a?(Progress::Stopped)
