@@ -1,103 +1,137 @@
 # frozen_string_literal: true
 
-# Kills an import in the middle, with SIGKILL, again and again, while somebody saves
-# beside it; after each it looks whether a half entry is there, whether a record is lost
-# whose save was acknowledged, and whether a number was given twice.
+# Kills long work in the middle, with SIGKILL, again and again, while two other processes save: now the process that
+# asked for it, now the one that does it. After each it looks whether something half is there, whether a record is lost
+# whose save was acknowledged, whether a number was given twice, and whether every calculated value and the log hold.
 
-require "csv"
 require_relative "support/studio"
+require_relative "support/long_works"
 
-KILLS = Integer(ENV.fetch("KILLS", "20"))
+KILLS = Integer(ENV.fetch("KILLS", "60"))
 ROWS = Integer(ENV.fetch("RECORDS", "12000"))
+CHANCE = Random.new(Integer(ENV.fetch("SEED", "1")))
+CLERKS = 2
+# Seconds for which a work is written, about.
+LASTS = {"samples" => 4, "change" => 4, "copy" => 4, "delete" => 4, "undo" => 6}.freeze
 
-def file(folder)
-  path = File.join(folder, "pieces.csv")
-  CSV.open(path, "w") do |csv|
-    csv << %w[Piece Maker Clay Tare Wet Firing Peak]
-    ROWS.times { |index| csv << piece(index).values_at("piece", "maker", "clay", "tare", "wet", "firing", "peak") }
-  end
-  path
-end
-
-# Saves some records and tells each that was acknowledged, then imports and tells how far it is.
-def work(path, database, tell)
-  UpTack::Store::Database.open(database)
-  3.times do |index|
-    saved = UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "pieces", typed: piece(index))
-    tell.puts "saved #{saved.record.id}"
-  end
-  progress = UpTack::Progress.new
-  Thread.new { loop { tell.puts("at #{progress.done}") && sleep(0.01) } }
-  source = UpTack::Interchange::Source.open(path)
-  looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))
-  result =
-    UpTack::UseCases::Imports::Run.new(workspace, progress: progress).call(
-      source: source,
-      table: "pieces",
-      settings: looked.settings,
-      keep: "all",
-      name: "pieces.csv",
-      rows: ROWS
-    )
-  tell.puts "imported #{result.report.batch.id}"
-end
-
-# @return [Array(Array<Integer>, Array<Integer>)] records and imports that were acknowledged before the kill
-def killed(path, database, after)
+# A process of its own, which has the database open.
+def apart(database)
   reader, writer = IO.pipe
   child = fork do
     reader.close
     writer.sync = true
-    work(path, database, writer)
+    UpTack::Store::Database.connect(database)
+    yield writer
     exit!(0)
   end
   writer.close
-  lines = []
-  while (line = reader.gets)
-    lines << line
-    Process.kill(:KILL, child) if line.start_with?("at ") && line[/\d+/].to_i >= after
-  end
-  Process.wait(child)
-  %w[saved imported].map { |word| lines.grep(/\A#{word}/).map { |each| each[/\d+/].to_i } }
+  [child, reader]
 end
 
-def problems(saved, imported)
-  rows = UpTack::Store::RecordTable.new(workspace.table("pieces"))
-  found = []
-  found << "lost records: #{saved.reject { |id| rows.find(id) }}" unless saved.all? { |id| rows.find(id) }
-  batches = UpTack::Store::Batch.pluck(:id)
-  found << "lost imports: #{imported - batches}" unless (imported - batches).empty?
-  half = batches.reject { |id| UpTack::Store::Entry.where(batch_id: id).count == ROWS }
-  found << "half entries: #{half}" if half.any?
-  tags = UpTack::Store::Database.connection.select_values("SELECT tag FROM pieces")
-  if tags.uniq.length < tags.length
-    found << "numbers given twice: #{tags.tally.select { |_, times| times > 1 }.keys.first(5)}"
+# Saves one record after the other, and tells each that was acknowledged.
+def clerk(database, number)
+  apart(database) do |tell|
+    (0..).each do |index|
+      typed = piece(index).merge("note" => "By clerk #{number}")
+      saved = UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "pieces", typed: typed)
+      tell.puts saved.record.id
+      sleep 0.03
+    end
   end
-  unless rows.count == UpTack::Store::Entry.where(action: "create").count
-    found << "records beside the log: #{rows.count} " \
-      "and #{UpTack::Store::Entry.where(action: "create").count}"
+end
+
+# Asks for the work, and tells what came of it.
+def asking(database, works, name)
+  apart(database) do |tell|
+    UpTack::Work.start
+    task, arguments = works.order(name)
+    tell.puts "begun"
+    UpTack::Work.call(task, arguments, person: workspace.person, progress: UpTack::Progress.none)
+    tell.puts "done"
+  rescue UpTack::Work::Lost
+    tell.puts "lost"
   end
+end
+
+# @return [Integer, nil] number of the process that writes a batch right now
+def worker(database)
+  Dir["#{database}.batch-*"].filter_map { |path| File.read(path)[/\d+/]&.to_i }.last
+end
+
+# @return [String] what whoever asked was told at last
+def killed(database, works, name, victim)
+  child, told = asking(database, works, name)
+  sleep 0.02 until worker(database) || told.wait_readable(0.02) && told.gets != "begun\n"
+  sleep CHANCE.rand * LASTS.fetch(name, 1.5)
+  pid = (victim == "worker") ? worker(database) : child
+  Process.kill(:KILL, pid) if pid
+  last = told.read.to_s.lines.last.to_s.strip
+  Process.wait(child)
+  last.empty? ? "killed" : last
+rescue Errno::ESRCH
+  Process.wait(child)
+  "done"
+end
+
+# Either all that the batch has in the log is there, or nothing of it.
+def half(before, after)
+  # A clerk's last save may be there, though it was killed before it could tell.
+  others = after.reject { |id, said| before.key?(id) ? before[id] == said : said.last.to_s.start_with?("By clerk") }
+  differ = others.length + before.keys.count { |id| !after.key?(id) }
+  batch = UpTack::Store::Batch.order(:id).last
+  whole = batch.undone? ? 0 : batch.records
+  "half: #{differ} of #{whole} records differ" unless [0, whole].include?(differ)
+end
+
+def problems(before, saved)
+  after = LongWorks.contents
+  found = [half(before, after)].compact
+  lost = saved.reject { |id| after.key?(id) }
+  found << "lost records: #{lost.first(5)}" if lost.any?
+  left = UpTack::Store::RunningBatch.count
+  found << "#{left} unfinished" if left.positive?
+  tags = UpTack::Store::Database.connection.select_values("SELECT tag FROM pieces WHERE tag IS NOT NULL")
+  found << "numbers given twice" if tags.uniq.length < tags.length
   found + UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:message)
 end
 
-Dir.mktmpdir do |folder|
+def prepare(folder)
   open_studio(folder, "crash.sqlite3")
   database = UpTack::Store::Database.path
+  works = LongWorks.new(folder, ROWS)
+  task, arguments = works.order("import")
+  UpTack::Work::TASKS.fetch(task).call(workspace, UpTack::Progress.none, **arguments)
   UpTack::Store::Database.close
-  path = file(folder)
-  saved, imported = [], []
+  [database, works]
+end
+
+Dir.mktmpdir do |folder|
+  database, works = prepare(folder)
   bad = 0
+  acknowledged = 0
   KILLS.times do |index|
-    more = killed(path, database, index * ROWS * 17 / KILLS / 20)
-    saved.concat(more.first)
-    imported.concat(more.last)
+    name = LongWorks::NAMES[index % LongWorks::NAMES.length]
+    victim = %w[worker asker][(index / LongWorks::NAMES.length) % 2]
     UpTack::Store::Database.open(database)
-    found = problems(saved, imported)
+    before = LongWorks.contents
+    UpTack::Store::Database.close
+    clerks = Array.new(CLERKS) { |number| clerk(database, number) }
+    came = killed(database, works, name, victim)
+    saved = clerks.flat_map do |child, told|
+      Process.kill(:KILL, child)
+      Process.wait(child)
+      told.read.lines.map(&:to_i)
+    end
+    UpTack::Store::Database.open(database)
+    back = UpTack::Services::TakeBack.left(patient: true)
+    found = problems(before, saved)
     UpTack::Store::Database.close
     bad += 1 if found.any?
-    at = more.last.any? ? "too late, it was done" : "in the middle"
-    puts "kill #{index + 1}: #{at}; #{found.empty? ? "all holds" : found.join("; ")}"
+    acknowledged += saved.length
+    puts "kill #{index + 1}: #{name}, #{victim} killed, told “#{came}”#{", taken back at the start" if back.any?}; " \
+      "#{saved.length} saves beside it; #{found.empty? ? "all holds" : found.join("; ")}"
+    $stdout.flush
   end
-  puts "#{KILLS} kills, #{bad} with something wrong; #{saved.length} records acknowledged, none lost" if bad.zero?
+  puts "#{KILLS} kills, #{bad} with something wrong; #{acknowledged} records acknowledged"
   exit(bad.zero? ? 0 : 1)
 end

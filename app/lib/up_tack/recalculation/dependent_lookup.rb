@@ -32,17 +32,24 @@ module UpTack
 
       # Records whose link points to one of those reached.
       def linking(step, reached)
-        model = Store::RecordTable.model(step.table)
-        slices(reached) { |some| model.where(step.key => some).limit(Dirty::MOST + 1).pluck(:id) }
+        rows = "SELECT id FROM #{quoted(step.table)} WHERE #{quoted(step.key)}"
+        slices(reached) { |some| numbers(rows, some, "LIMIT #{Dirty::MOST + 1}") }
       end
 
       # Records to which those reached are linked.
       def linked(step, reached)
-        model = Store::RecordTable.model(step.table)
-        slices(reached) do |some|
-          model.where(id: some).where.not(step.key => nil).distinct.pluck(model.arel_table[step.key])
-        end
+        rows = "SELECT DISTINCT #{quoted(step.key)} FROM #{quoted(step.table)} WHERE id"
+        slices(reached) { |some| numbers(rows, some, "AND #{quoted(step.key)} IS NOT NULL") }
       end
+
+      # One record, as a save has it, is asked for by what is prepared once.
+      def numbers(rows, some, more)
+        return Store::Statements.run("#{rows} = ? #{more}", some.first).flatten if some.length == 1
+
+        Store::Database.connection.select_values("#{rows} IN (#{some.map { |id| Integer(id) }.join(",")}) #{more}")
+      end
+
+      def quoted(name) = Store::Database.connection.quote_table_name(name)
 
       def slices(reached)
         found = Set.new

@@ -66,6 +66,8 @@ module UpTack
       def portion(rows, batch)
         @workspace.renew
         @log = Store::LogWriter.new(buffered: true)
+        @context = @workspace.context
+        @records = @context.records
         @batch = batch
         @restored = Hash.new { |tables, key| tables[key] = {} }
         left = PORTION
@@ -118,17 +120,22 @@ module UpTack
         Recalculation::Run.new(@workspace).run(dirty) unless dirty.places.empty?
       end
 
+      # What followed from all of them is told with the last one.
       def tell
         @restored.each do |key, records|
           table = @workspace.table(key)
-          upkeep = Recalculation::AfterSave.new(@workspace, table)
+          upkeep = Recalculation::AfterSave.new(@workspace, table, buffered: true)
           rows = Store::RecordTable.new(table)
-          records.each { |id, (now, title)| entry(table, id, now, rows.find(id), title, upkeep) }
+          told = records.filter_map { |id, (now, title)| difference(table, id, now, rows.find(id), title, upkeep) }
+          told.last[3] = told.last[3].merge(upkeep.run_deferred) if told.any?
+          told.each { |id, action, changes, followed, title| add(table, id, action, changes, followed, title) }
+          @log.finish
           DownstreamLogRules.new(@workspace).write(upkeep.take_moved)
         end
       end
 
-      def entry(table, id, now, before, title, upkeep)
+      # @return [Array, nil] what the entry of a record tells; nil where it is as it was
+      def difference(table, id, now, before, title, upkeep)
         now ||= {}
         before ||= {}
         changes = table.kept_fields.filter_map do |field|
@@ -138,11 +145,14 @@ module UpTack
         return if changes.empty? && now.empty? == before.empty?
 
         followed = upkeep.run(id, before: now, after: before)
+        [id, action(now, before), changes, followed, title || title(table, id, before)]
+      end
+
+      def add(table, id, action, changes, followed, title)
         Store::ChangeLog.add(
-          table: table, record_id: id, action: action(now, before), changes: changes, followed: followed,
-          workspace: @workspace, channel: "put back", title: title || title(table, id, before), batch: @batch, log: @log
+          table: table, record_id: id, action: action, changes: changes, followed: followed, workspace: @workspace,
+          channel: "put back", title: title, batch: @batch, log: @log, records: @records
         )
-        @log.finish if followed.any?
       end
 
       def action(now, before)
@@ -151,7 +161,7 @@ module UpTack
         before.empty? ? "delete" : "update"
       end
 
-      def title(table, id, values) = Core::Save::RecordTitle.find(table, id, values, @workspace.context)
+      def title(table, id, values) = Core::Save::RecordTitle.find(table, id, values, @context)
     end
   end
 end
