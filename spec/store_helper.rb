@@ -59,6 +59,7 @@ module StoreHelp
     UpTack::Store::Event.flush
     UpTack::Store::Database.close
     FileUtils.rm_f(Dir["#{path}*"])
+    FileUtils.rm_rf(File.join(FOLDER, "backups"))
   end
 
   def person(name = "Odile Marsh") = UpTack::Store::Person.find_by!(name: name)

@@ -5,7 +5,7 @@ module UpTack
     # Does one piece of work, in the process that was forked for it.
     class Runner
       # How much others go before what is only tried.
-      NICE = 10
+      NICE = 3
 
       # Tells how far it is, now and then.
       class Told < Progress
