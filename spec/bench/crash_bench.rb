@@ -76,7 +76,8 @@ end
 # Either all that the batch has in the log is there, or nothing of it.
 def half(before, after)
   # A clerk's last save may be there, though it was killed before it could tell.
-  others = after.reject { |id, said| before.key?(id) ? before[id] == said : said.last.to_s.start_with?("By clerk") }
+  typed = UpTack::Store::Entry.where(action: "create", batch_id: nil).pluck(:record_id).to_set
+  others = after.reject { |id, said| before.key?(id) ? before[id] == said : typed.include?(id) }
   differ = others.length + before.keys.count { |id| !after.key?(id) }
   batch = UpTack::Store::Batch.order(:id).last
   whole = batch.undone? ? 0 : batch.records

@@ -63,8 +63,12 @@ module UpTack
           Core::Messages["commands.all.unknown_option", name: error.unknown.join(", ")]
         when Thor::Error then (error.message[/Usage: .*/m] || error.message).delete('"')
         when Command::Failure, Interchange::Unreadable, Store::NotFound, Services::NotAllowed, Store::Backups::Unsound,
-          Store::SystemTables::TooNew, Store::LogCheck::Unchecked, Store::LogKey::Unfit
+          Store::SystemTables::TooNew, Store::LogCheck::Unchecked, Store::LogKey::Unfit, Store::PrivateCopy::Failed,
+          Services::Portions::Overtaken
           error.message
+        when Store::RunningBatch::Busy
+          person = Store::Person.find(error.running.batch.person_id)
+          UseCases::Maintenance::Writing.new(Workspace.new(person: person)).why(error)
         when SQLite3::Exception, ActiveRecord::ActiveRecordError
           why = error.message.lines.first.strip.sub(/\ASQLite3::\w+: /, "").chomp(":")
           Core::Messages["commands.all.cant_use_file", path: Database.named, why: why]

@@ -43,7 +43,8 @@ module UpTack
 
         def opened(path)
           Store::Database.open(path)
-          Store::Revision.exists? ? yield(Workspace.new(person: builder)) : yield(nil)
+          Services::TakeBack.left
+          Store::Revision.exists? ? yield(Workspace.new(person: builder, apart: true)) : yield(nil)
         ensure
           Store::Database.close if Store::Database.path
         end

@@ -28,7 +28,9 @@ module UpTack
         end
         stays = ->(report) { keep == "passing" || (keep == "all" && report.clean?) }
         report =
-          if keep != "none" && Services::Portions.apart?(workspace, many)
+          if keep == "none"
+            tried(workspace) { yield Services::Portions::Together.new(progress) }
+          elsif Services::Portions.apart?(workspace, many)
             in_portions(workspace, stays, tried: keep == "all", progress: progress, &work)
           else
             run(workspace, stays) { yield Services::Portions::Together.new(progress) }
@@ -40,7 +42,7 @@ module UpTack
       def self.in_portions(workspace, stays, tried:, progress:)
         Store::RunningBatch.none!
         if tried
-          report = Store::PrivateCopy.during { tried(workspace) { yield Services::Portions::Together.new(progress) } }
+          report = tried(workspace) { yield Services::Portions::Together.new(progress) }
           return report unless stays.call(report)
         end
         Services::Portions.new(workspace, progress).run do |portions|
@@ -53,9 +55,14 @@ module UpTack
       end
       private_class_method :in_portions
 
-      # Does something to see what comes of it, and takes it back.
+      # Does something to see what comes of it, and takes it back; in a copy, where nobody shares the process.
       # @return [Object] what the block gives
-      def self.tried(workspace, &work) = run(workspace, ->(_) { false }, &work)
+      def self.tried(workspace, &work)
+        never = ->(_) { false }
+        return run(workspace, never, &work) unless workspace.apart? && !Store::Database.writing?
+
+        Store::PrivateCopy.during { run(workspace, never, &work) }
+      end
 
       def self.run(workspace, stays)
         found = nil
