@@ -7,6 +7,8 @@ require "bundler/setup"
 require_relative "../../app/lib/up_tack/app"
 
 begin
+  # Whoever types goes first.
+  Process.setpriority(Process::PRIO_PROCESS, 0, 10)
   $stdin.binmode
   $stdout.binmode
   UpTack::UseCases::Imports::WorkerProcess.run($stdin, $stdout)

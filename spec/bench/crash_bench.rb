@@ -11,7 +11,7 @@ KILLS = Integer(ENV.fetch("KILLS", "60"))
 ROWS = Integer(ENV.fetch("RECORDS", "12000"))
 CHANCE = Random.new(Integer(ENV.fetch("SEED", "1")))
 CLERKS = 2
-# Seconds for which a work is written, about.
+# Seconds for which 12,000 records of a work are written, about.
 LASTS = {"samples" => 4, "change" => 4, "copy" => 4, "delete" => 4, "undo" => 6}.freeze
 
 # A process of its own, which has the database open.
@@ -62,7 +62,7 @@ end
 def killed(database, works, name, victim)
   child, told = asking(database, works, name)
   sleep 0.02 until worker(database) || told.wait_readable(0.02) && told.gets != "begun\n"
-  sleep CHANCE.rand * LASTS.fetch(name, 1.5)
+  sleep CHANCE.rand * LASTS.fetch(name, 1.5) * ROWS / 12_000
   pid = (victim == "worker") ? worker(database) : child
   Process.kill(:KILL, pid) if pid
   last = told.read.to_s.lines.last.to_s.strip

@@ -14,6 +14,9 @@ module UpTack
       # @return [Boolean] whether it leaves nothing behind, and so may do it in a copy of the file
       def tried? = TRIED.fetch(task, NEVER).call(arguments)
 
+      # @return [Boolean] whether it never has the lock for writing
+      def reads? = tried? || READING.include?(task)
+
       # @return [Store::IdempotentResponse, nil]
       def note = (noted && !tried?) ? Store::IdempotentResponse.new(noted) : nil
     end
@@ -40,6 +43,16 @@ module UpTack
       "check" => ->(workspace, progress) do
         UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
       end,
+      "export" => ->(workspace, _, path:, **asked) do
+        Store::Deadline.within do
+          File.open(path, "wb") { |file| UseCases::Exports::Records.new(workspace).call(io: file, **asked) }
+        end
+        nil
+      end,
+      "export of all" => ->(workspace, _, path:, kind:) do
+        File.open(path, "wb") { |file| UseCases::Exports::Database.new(workspace).write(kind, file) }
+        nil
+      end,
       "import" => ->(workspace, progress, **asked) do
         UseCases::Imports::ImportUpload.new(workspace, progress: progress).call(**asked)
       end,
@@ -65,6 +78,9 @@ module UpTack
       "check" => ->(_) { true },
       "import" => ->(arguments) { arguments[:keep] == "none" }
     }.freeze
+
+    # Which of them only read, and so keep nobody from saving however slow they are.
+    READING = ["backup", "backup when due", "export", "export of all", "verify"].freeze
 
     @mutex = Mutex.new
 

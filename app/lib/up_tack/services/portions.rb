@@ -10,7 +10,7 @@ module UpTack
       # Records that are written at once.
       AT_ONCE = 100
       # Seconds for which others wait at most, about, and records of one portion.
-      LONGEST = 0.06
+      LONGEST = 0.04
       SIZES = (5..1_000)
 
       # The design became another one while a change was written.

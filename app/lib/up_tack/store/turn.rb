@@ -6,7 +6,7 @@ module UpTack
     # so by a shared lock on a file; long work, which writes in portions, waits before each until nobody does.
     module Turn
       # Seconds for which long work waits at most: those who save without end would keep it from ever ending.
-      PATIENCE = 0.1
+      PATIENCE = 0.25
       PAUSE = 0.001
 
       @mutex = Mutex.new

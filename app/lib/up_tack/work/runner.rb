@@ -4,8 +4,9 @@ module UpTack
   module Work
     # Does one piece of work, in the process that was forked for it.
     class Runner
-      # How much others go before what is only tried.
-      NICE = 3
+      # How much those who type go before what only reads. What is written has the lock now and then, and should not
+      # have it for longer.
+      NICE = 6
 
       # Tells how far it is, now and then.
       class Told < Progress
@@ -49,6 +50,7 @@ module UpTack
         Core::Messages.language = @order.language
         @progress = Told.new { |*message| tell(*message) }
         Thread.new { listen }
+        Process.setpriority(Process::PRIO_PROCESS, 0, NICE) if @order.reads?
         @order.tried? ? on_copy { work } : in_file { work }
       rescue EOFError
         nil # Nobody waits for it.
@@ -83,7 +85,6 @@ module UpTack
 
       # Nobody waits for the one lock while something is only tried.
       def on_copy
-        Process.setpriority(Process::PRIO_PROCESS, 0, NICE)
         @copy = Store::PrivateCopy.new(@order.path)
         @copy.open
         yield

@@ -20,15 +20,8 @@ module UpTack
             .each do |format, type|
               app.get("/api/tables/:table/export.#{format}") do
                 table = workspace.table(params[:table])
-                hand_out("#{table.label}.#{format}", type) do |file|
-                  UseCases::Exports::Records.new(workspace).call(
-                    table: table.key,
-                    format: format,
-                    io: file,
-                    **view_in_query,
-                    fields: keys_in_query("fields")
-                  )
-                end
+                asked = {table: table.key, format: format, **view_in_query, fields: keys_in_query("fields")}
+                hand_out("#{table.label}.#{format}", type) { |path| written("export", path: path, **asked) }
               end
             end
 
@@ -38,8 +31,8 @@ module UpTack
 
           WHOLE.each do |kind, (ending, type)|
             app.get("/api/export.#{ending}") do
-              hand_out("#{workspace.project.name}.#{ending}", type) do |file|
-                UseCases::Exports::Database.new(workspace).write(kind.to_sym, file)
+              hand_out("#{workspace.project.name}.#{ending}", type) do |path|
+                written("export of all", path: path, kind: kind.to_sym)
               end
             end
           end
@@ -49,12 +42,13 @@ module UpTack
 
         # Gives a file and takes it away afterwards.
         module Download
-          # @yield [Tempfile] to be written
+          # In a process of its own: a file of many records would keep those waiting who type.
+          def written(task, **asked) = Work.call(task, asked, person: person, progress: Progress.none)
+
+          # @yield [String] path of the file that is to be written
           def hand_out(name, type)
             file = Tempfile.new("up_tack_export", binmode: true)
-            File.delete(file.path) if name.end_with?(".sqlite3")
-            yield file
-            file.flush
+            yield file.path
             content_type type
             attachment name.gsub(/[^\p{L}\p{N}. ()-]+/, "_")
             written = File.open(file.path, "rb")
