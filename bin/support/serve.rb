@@ -163,11 +163,21 @@ end
 UpTack::Log.start
 UpTack::Work.start
 UpTack::Schedule.start
+def read_names
+  person = UpTack::Store::Person.order(:id).first or return
+  UpTack::UseCases::Records::ReadNames.new(UpTack::Workspace.new(person: person)).call
+rescue UpTack::Store::NotFound
+  nil # There is no project yet.
+ensure
+  ActiveRecord::Base.connection_handler.clear_active_connections!
+end
+
 launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
 # Said only once it listens and hears signals.
 launcher.events.after_booted do
   seconds = Process.clock_gettime(Process::CLOCK_MONOTONIC) - STARTED
   puts "Up Tack runs at http://#{host}:#{port} (ready in #{seconds.round(1)} s). Ctrl C stops it."
   $stdout.flush
+  Thread.new { read_names }
 end
 launcher.run

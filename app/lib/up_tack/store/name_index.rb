@@ -94,20 +94,19 @@ module UpTack
       # Reads again what was saved since.
       # @return [self]
       def catch_up(context)
-        saves = Entry.where("id > ?", @seen).limit(MOST_SAVES + 1).pluck(:id, :table_id, :record_id, :followed)
-        return self if saves.empty?
+        latest = ChangeLog.latest
+        return self if latest == @seen
 
-        own, others = saves.partition { |_, table_id, _, _| table_id == @table.id }
-        elsewhere =
-          others.any? { |_, table_id, _, _| linked_tables.include?(table_id) } ||
-          saves.any? { |*, followed| followed }
-        if saves.length > MOST_SAVES || elsewhere
+        own, elsewhere = saves.partition { |table_id, _, followed|
+          table_id == @table.id && (followed.nil? || !follows?)
+        }
+        if own.length > MOST_SAVES || elsewhere.any?
           read_all(context)
-        else
-          read_some(own.map { |_, _, id, _| id }.uniq, context)
+        elsif own.any?
+          read_some(own.map { |_, id, _| id }.uniq, context)
         end
-        @seen = Entry.maximum(:id)
-        @text = nil
+        @text = nil if own.any? || elsewhere.any?
+        @seen = latest
         self
       end
 
@@ -125,6 +124,26 @@ module UpTack
 
       private
 
+      # Those since the last look by which a name may have become another one.
+      # @return [Array<Array(String, Integer, String)>] table, record, and what followed elsewhere
+      def saves
+        named = "(#{[@table.id, *linked_tables.map(&:id)].map { |id| Database.connection.quote(id) }.join(", ")})"
+        # By their numbers they are found at once, however many the tables have.
+        Database.connection.select_rows(
+          "SELECT table_id, record_id, followed FROM up_tack_entries NOT INDEXED WHERE id > #{Integer(@seen)} " \
+            "AND (table_id IN #{named}#{" OR followed IS NOT NULL" if follows?}) LIMIT #{MOST_SAVES + 1}"
+        )
+      end
+
+      # Whether a name is calculated, here or where a link beside it leads.
+      def follows?
+        return @follows unless @follows.nil?
+
+        @follows = [@table, *linked_tables].any? { |table|
+          table.title_field && table.worked_out?(table.title_field.key)
+        }
+      end
+
       def lay_out
         place = 0
         @starts = names.map { |name| place.tap { place += name.all.bytesize + 1 } }
@@ -132,7 +151,7 @@ module UpTack
       end
 
       def linked_tables =
-        @linked_tables ||= beside.select(&:link?).map { |field| @table.neighbours.tables.fetch(field.target).id }
+        @linked_tables ||= beside.select(&:link?).map { |field| @table.neighbours.tables.fetch(field.target) }
 
       def read_all(context)
         found = []
