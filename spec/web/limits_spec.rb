@@ -156,6 +156,13 @@ RSpec.describe "Limits before work, over HTTP" do
     expect(asked.call).to eq(28)
   end
 
+  it "tells how far long work is, however much is asked at once" do
+    stub_const("UpTack::Web::Guard::TimeLimit::MOST", 0)
+    ask(:get, "/api/tables/pieces/records")
+    expect(status).to eq(503)
+    expect(ask(:get, "/api/work")["work"]).to eq([])
+  end
+
   it "lets nobody fill the server with long work, and verifies the log once for all who ask" do
     gate = Queue.new
     jobs = Array.new(UpTack::Jobs::MOST) { UpTack::Jobs.start(owner: 1) { gate.pop } }

@@ -4,6 +4,8 @@ import { api, data, type Job, ProblemError } from "./client";
 
 /** Milliseconds between two looks at work in the background. */
 const PACE = 250;
+/** No connection, and a server that has too much to do. */
+const UNANSWERED = [0, 503];
 
 let current: Job | null = null;
 const listeners = new Set<() => void>();
@@ -37,13 +39,23 @@ export async function awaitJob<T>(call: Promise<Answered<T>>): Promise<Exclude<T
   return (await ended(found as Job)).report as Exclude<T, Job>;
 }
 
+/** As it is now; as it was, where nobody answers: the work goes on all the same. */
+async function lookAt(job: Job): Promise<Job> {
+  try {
+    return await data(api.GET("/api/jobs/{job}", { params: { path: { job: job.id } } }));
+  } catch (error) {
+    if (error instanceof ProblemError && UNANSWERED.includes(error.problem.status)) return job;
+    throw error;
+  }
+}
+
 async function ended(begun: Job) {
   let job = begun;
   try {
     while (job.state === "running") {
       tell(job);
       await new Promise((resolve) => setTimeout(resolve, PACE));
-      job = await data(api.GET("/api/jobs/{job}", { params: { path: { job: job.id } } }));
+      job = await lookAt(job);
     }
   } finally {
     tell(null);

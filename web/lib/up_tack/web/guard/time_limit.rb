@@ -11,6 +11,8 @@ module UpTack
         TRIED = %r{/(trial|formula|candidates)\z}
         # What is typed is answered at once, before any other question.
         DRAFT = %r{/draft\z}
+        # Whoever waits for long work is always told how far it is.
+        HOW_FAR = %r{\A/api/(work\z|jobs/)}
         # Questions at a time, of the threads that answer.
         MOST = 24
 
@@ -22,6 +24,7 @@ module UpTack
 
         def call(env)
           return Store::Deadline.hurry { Store::Deadline.within { @app.call(env) } } if DRAFT.match?(env["PATH_INFO"])
+          return Store::Deadline.within { @app.call(env) } if HOW_FAR.match?(env["PATH_INFO"])
           return look { @app.call(env) } if env["REQUEST_METHOD"] == "GET" || TRIED.match?(env["PATH_INFO"])
 
           Store::Deadline.hurry { @app.call(env) }
