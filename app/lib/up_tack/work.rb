@@ -40,6 +40,9 @@ module UpTack
       "bulk" => ->(workspace, progress, **asked) do
         UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
       end,
+      "calculate ahead" => ->(workspace, progress, **asked) do
+        UseCases::Design::CalculateAhead.new(workspace, progress: progress).call(**asked)
+      end,
       "check" => ->(workspace, progress) do
         UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
       end,
@@ -80,7 +83,7 @@ module UpTack
     }.freeze
 
     # Which of them only read, and so keep nobody from saving however slow they are.
-    READING = ["backup", "backup when due", "export", "export of all", "verify"].freeze
+    READING = ["backup", "backup when due", "calculate ahead", "export", "export of all", "verify"].freeze
 
     @mutex = Mutex.new
 

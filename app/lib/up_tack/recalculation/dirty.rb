@@ -34,6 +34,15 @@ module UpTack
       end
 
       def places = @records.keys
+
+      # @return [Array<Array(String, String)>] places of which all records are
+      def all = @records.select { |_, ids| ids == :all }.keys
+
+      # @return [Array<Integer>, :all, nil]
+      def known(place) = @records[place]&.then { |ids| (ids == :all) ? ids : ids.to_a }
+
+      # It need not be calculated after all.
+      def drop(place) = @records.delete(place)
     end
   end
 end

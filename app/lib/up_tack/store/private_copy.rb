@@ -35,12 +35,27 @@ module UpTack
         copy = new(path)
         begin
           copy.open
-          yield
+          yield Database.path
         ensure
           Database.close
           copy.drop
           Database.connect(path)
         end
+      end
+
+      # The same, and leaves the copy to another process, which deletes it.
+      # @param owner [Integer] number of that process
+      # @yield
+      # @return [Array(String, Object)] path of the copy, and what the block gives
+      def self.left_to(owner)
+        kept = "#{Database.path}.try-#{owner}-#{SecureRandom.hex(6)}"
+        found = during do |copy|
+          yield.tap do
+            Database.close
+            FileUtils.mv(copy, kept)
+          end
+        end
+        [kept, found]
       end
 
       # @param path [String] of the database

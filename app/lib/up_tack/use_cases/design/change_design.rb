@@ -6,32 +6,34 @@ module UpTack
       # Makes one change of the design: a new revision, and the real tables
       # brought to follow it, in one transaction.
       class ChangeDesign
+        # @return [Array<Array(String, String)>] table and field of which all records were calculated
+        attr_reader :calculated
+
         # @param progress [Progress] of what must be worked out again
-        def initialize(workspace, progress: Progress.none)
+        # @param ahead [Proc, nil] given the design as it will be (a Hash) and the choices that are renamed, calculates
+        #   in another process what is stale by then: a Recalculation::Ahead
+        def initialize(workspace, progress: Progress.none, ahead: nil)
           @workspace = workspace
           @progress = progress
+          @ahead = ahead
         end
 
         # @param change [#apply, #summary] one of Core::Design::Changes
         # @return [Core::Design::Project] the new one
         # @raise [Core::Invalid, Recalculation::Stopped]
         def call(change)
+          with_what_is_ahead(change) { make(change) }
+        end
+
+        # Makes the design that which is given, without a name of its own: in a copy, to see what comes of it.
+        # @param to [Core::Design::Project]
+        # @param renamed [Hash] see Core::Design::RenamedChoices
+        # @return [void]
+        def follow(to, renamed)
           @workspace.write do
             from = @workspace.project
-            to = Core::Bench::RetoldProofs.after(change, from)
-            next from if to.attributes == from.attributes
-
-            renamed = change.renamed_choices
-            Services::ChoicesInUse.new(@workspace).check(from, to, renamed: renamed)
             replaced = Store::SchemaSync.new(from, to, renamed: renamed).follow
-            keep(
-              to,
-              from,
-              [replaced],
-              action: "change",
-              summary: change.summary,
-              renamed_choices: (JSON.generate(renamed) if renamed.any?)
-            )
+            keep(to, from, [replaced], action: "change", summary: "")
           end
         end
 
@@ -68,6 +70,44 @@ module UpTack
 
         private
 
+        # Others go on by the old design while another process calculates what many records will have by the new one.
+        def with_what_is_ahead(change, &)
+          return yield unless @ahead && many?
+
+          from = @workspace.project
+          tried = change.dup
+          to = Core::Bench::RetoldProofs.after(tried, from)
+          stale = Recalculation::AfterDesign.new(from, to).dirty.all
+          return yield if stale.none? { |table, _| from.table(table) && many_in?(table) }
+
+          @found = @ahead.call(design: to.attributes, renamed: tried.renamed_choices)
+          @found.attached(&)
+        end
+
+        def many? = @workspace.project.tables.any? { |table| many_in?(table.key) }
+
+        def many_in?(table) = Store::RecordTable.model(table).maximum(:id).to_i > Recalculation::Ahead::MANY
+
+        def make(change)
+          @workspace.write do
+            from = @workspace.project
+            to = Core::Bench::RetoldProofs.after(change, from)
+            next from if to.attributes == from.attributes
+
+            renamed = change.renamed_choices
+            Services::ChoicesInUse.new(@workspace).check(from, to, renamed: renamed)
+            replaced = Store::SchemaSync.new(from, to, renamed: renamed).follow
+            keep(
+              to,
+              from,
+              [replaced],
+              action: "change",
+              summary: change.summary,
+              renamed_choices: (JSON.generate(renamed) if renamed.any?)
+            )
+          end
+        end
+
         # Takes the real tables to the state after a revision, change by change.
         def go_to(revision, **entry)
           steps =
@@ -96,6 +136,7 @@ module UpTack
         # @param replaced [Array<Store::Replaced>] fields with other values than before
         # @param more [Hash] what else the revision says
         def keep(project, from, replaced, action:, summary:, target: nil, **more)
+          before = @workspace.revision_id
           Store::Revision.create!(
             made_at: @workspace.clock.now,
             person_id: @workspace.person.id,
@@ -111,6 +152,8 @@ module UpTack
           backfilled = Store::Replaced.new
           Recalculation::BackfillFromLog.run(@workspace, from, project, backfilled, progress: @progress)
           dirty = Recalculation::AfterDesign.new(from, project, [*replaced, backfilled]).dirty
+          @calculated = dirty.all
+          @found.carry_over(dirty, @workspace) if @found&.revision == before
           Recalculation::Run.new(@workspace, progress: @progress).run(dirty)
           project
         end

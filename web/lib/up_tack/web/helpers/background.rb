@@ -15,7 +15,10 @@ module UpTack
         def change_design(present = nil, status: 200)
           words = Core::Messages["maintenance.writing.changes_the_design", whom: person.name]
           in_background(present, status: status, words: words) do |progress, workspace|
-            result = yield UseCases::Design::ChangeDesign.new(workspace, progress: progress)
+            ahead = ->(**asked) do
+              Work.call("calculate ahead", {owner: Process.pid, **asked}, person: workspace.person, progress: progress)
+            end
+            result = yield UseCases::Design::ChangeDesign.new(workspace, progress: progress, ahead: ahead)
             Proving.wake
             result
           end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Recalculation
+    # What a design change makes stale, calculated ahead of it in a copy of the database, so that nobody waits for the
+    # lock in the meantime. It is carried over within the change's own transaction, and what others have saved since the
+    # copy was made is looked at again.
+    # path:: of the copy; seen:: number of the log's latest entry in it; revision:: of the design before the change
+    # places:: Array of table and field, of which all records were calculated
+    Ahead = Struct.new(:path, :seen, :revision, :places, keyword_init: true) do
+      # @return [void] with the copy at hand, for the block
+      def attached
+        raw = Store::Database.connection.raw_connection
+        raw.execute("ATTACH DATABASE ? AS #{Ahead::NAME}", [path])
+        yield
+      ensure
+        raw&.execute("DETACH DATABASE #{Ahead::NAME}")
+        FileUtils.rm_f(path)
+      end
+
+      # Takes what was calculated in the place of calculating it.
+      # @param dirty [Dirty] of the change; without what was carried over afterwards, with what others made stale
+      # @param workspace [Workspace] with the design after the change
+      # @return [void]
+      def carry_over(dirty, workspace)
+        saves = saves_since or return
+        done = places & dirty.all
+        done.each do |place|
+          dirty.drop(place)
+          copy(*place)
+        end
+        SecondLook.new(workspace, done).mark(dirty, saves)
+      end
+
+      private
+
+      def copy(table, field)
+        table, field = [table, field].map { |name| Store::Database.connection.quote_table_name(name) }
+        found = "(SELECT copy.#{field} FROM #{Ahead::NAME}.#{table} copy WHERE copy.id = #{table}.id)"
+        Store::Database.connection.execute(
+          "UPDATE main.#{table} SET #{field} = #{found} " \
+            "WHERE id IN (SELECT id FROM #{Ahead::NAME}.#{table}) AND #{field} IS NOT #{found}"
+        )
+      end
+
+      # @return [Array<Store::Entry>, nil] nil where there are so many that all may be calculated as well
+      def saves_since
+        found = Store::Entry.where("id > ?", seen).limit(Ahead::MOST_SAVES + 1).to_a
+        found unless found.length > Ahead::MOST_SAVES
+      end
+    end
+    # Under which the copy is at hand.
+    Ahead::NAME = "up_tack_ahead"
+    # Records of a table from which on it is worth a copy, and saves that are looked at again.
+    Ahead::MANY = 5_000
+    Ahead::MOST_SAVES = 20_000
+  end
+end

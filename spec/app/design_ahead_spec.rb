@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+require "store_helper"
+
+# What a design change makes stale in many records is calculated in a copy, while others save by the old design.
+RSpec.describe "A design change of many records" do
+  let(:ahead) { UpTack::Recalculation::Ahead }
+
+  before { stub_const("UpTack::Recalculation::Ahead::MANY", 5) }
+
+  # @yield what others do after the copy was calculated, and before the change itself
+  def changing(change)
+    calculate = ->(**asked) do
+      found = UpTack::Work.call("calculate ahead", {owner: Process.pid, **asked}, person: person,
+        progress: UpTack::Progress.none)
+      yield
+      found
+    end
+    UpTack::UseCases::Design::ChangeDesign.new(workspace, ahead: calculate).call(change)
+  end
+
+  def calculate(table, label, formula)
+    change(:AddField, table: table, parts: {"label" => label, "type" => "number"})
+    key = workspace.table(table).fields.last.key
+    Core::Design::Changes::PinRule.new(
+      table: table, rule: {"kind" => "calculation", "field" => key, "formula" => formula}
+    )
+  end
+
+  def save(table, typed, id = nil) =
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: table, typed: typed, id: id)
+
+  def delete(table, id) = UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: table, id: id)
+
+  def others_save(chance)
+    ids = pieces.page(limit: 100).map(&:first)
+    6.times do
+      id = ids.sample(random: chance)
+      case chance.rand(5)
+      when 0 then save("pieces", {"maker" => chance.rand(1..12)}, id)
+      when 1 then save("pieces", {"clay_weight" => "700", "wet_weight" => "755"}, id)
+      when 2 then save("pieces", good_piece.merge("maker" => chance.rand(1..12)))
+      when 3 then delete("pieces", ids.delete(id))
+      else save("orders", {"agreed" => chance.rand(10..99).to_s}, chance.rand(1..12))
+      end
+    end
+  end
+
+  def stale = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:message)
+
+  [
+    ["pieces", "Half loss", "loss / 2"],
+    ["members", "Clay in all", "sum(pieces.clay_weight)"],
+    ["members", "Twice open", "open_orders * 2 + count(pieces)"],
+    ["orders", "Made by payer", "amount + member.open_orders"]
+  ].each_with_index do |(table, label, formula), seed|
+    it "calculates #{formula} of #{table} as if nobody had saved in the meantime" do
+      carried = 0
+      allow_any_instance_of(ahead).to receive(:carry_over).and_wrap_original do |carry_over, *asked|
+        carry_over.call(*asked).tap { carried += 1 }
+      end
+      chance = Random.new(RSpec.configuration.seed + seed)
+      changing(calculate(table, label, formula)) { others_save(chance) }
+      expect([carried, stale]).to eq([1, []])
+      expect(Dir["#{UpTack::Store::Database.path}.try-*"]).to eq([])
+    end
+  end
+
+  it "calculates anew where somebody else has changed the design" do
+    change = calculate("pieces", "Half loss", "loss / 2")
+    changing(change) { change(:AddField, table: "pieces", parts: {"label" => "Other", "type" => "text"}) }
+    expect(stale).to eq([])
+    expect(workspace.table("pieces").fields.last.label).to eq("Other")
+  end
+end
