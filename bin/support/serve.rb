@@ -128,7 +128,7 @@ require "puma/launcher"
 
 begin
   UpTack::Store::Database.open(path)
-  UpTack::Services::TakeBack.left(patient: true).each { |words| puts "· Unfinished and taken back: #{words}" }
+  UpTack::Services::Rollback.left(patient: true).each { |words| puts "· Unfinished, and undone: #{words}" }
   begun = UpTack::Store::Revision.any?
   # Kept, so that a second start before anybody has set it up does not bring the demo after all.
   UpTack::Store::Settings["empty"] = "yes" if ARGV.include?("--empty") && !begun

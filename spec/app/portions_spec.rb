@@ -86,10 +86,18 @@ RSpec.describe "Many records, written in portions" do
     kill = ->(_) { Process.kill(:KILL, File.read(running.lock_path(running.first.batch_id)).to_i) }
     expect { bring_in(700, progress: halfway.call(&kill)) }.to raise_error(work::Lost)
     expect([contents == before, running.count]).to eq([true, 0])
+    expect(Dir["#{UpTack::Store::Database.path}.{batch,try}-*"]).to eq([])
     sound!
   end
 
-  it "keeps what it may yet take back from others, and says who is writing" do
+  it "forgets what a process has left that ended right after its work was done" do
+    UpTack::Store::Database.connection.execute(
+      "INSERT INTO up_tack_journal (batch_id, table_id, kind, first, last) VALUES (99, 't2', 'made', 1, 9)"
+    )
+    expect([UpTack::Services::Rollback.left, UpTack::Store::Journal.latest(99, 5)]).to eq([[], []])
+  end
+
+  it "keeps what it may yet undo from others, and says who is writing" do
     tried = {}
     attempt = lambda do |what, &try|
       try.call

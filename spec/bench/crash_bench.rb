@@ -124,12 +124,12 @@ Dir.mktmpdir do |folder|
       told.read.lines.map(&:to_i)
     end
     UpTack::Store::Database.open(database)
-    back = UpTack::Services::TakeBack.left(patient: true)
+    back = UpTack::Services::Rollback.left(patient: true)
     found = problems(before, saved)
     UpTack::Store::Database.close
     bad += 1 if found.any?
     acknowledged += saved.length
-    puts "kill #{index + 1}: #{name}, #{victim} killed, told “#{came}”#{", taken back at the start" if back.any?}; " \
+    puts "kill #{index + 1}: #{name}, #{victim} killed, told “#{came}”#{", undone at the start" if back.any?}; " \
       "#{saved.length} saves beside it; #{found.empty? ? "all holds" : found.join("; ")}"
     $stdout.flush
   end

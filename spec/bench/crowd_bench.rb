@@ -7,6 +7,7 @@
 
 require "tmpdir"
 require_relative "../../web/lib/up_tack/web"
+require_relative "support/server"
 require_relative "support/visitor"
 
 CLERKS = Integer(ENV.fetch("CLERKS", "50"))
@@ -111,31 +112,6 @@ class Phases
   end
 end
 
-def serve(folder)
-  script = File.expand_path("../../bin/support/serve.rb", __dir__)
-  child = Process.spawn({"UP_TACK_DATA" => folder, "PORT" => PORT.to_s}, RbConfig.ruby, "-rbundler/setup", script,
-    out: File::NULL)
-  200.times do
-    TCPSocket.new("127.0.0.1", PORT).close || break
-  rescue SystemCallError
-    sleep(0.2)
-  end
-  yield child
-ensure
-  Process.kill("TERM", child)
-  Process.wait(child)
-end
-
-# @return [Integer] MB of a process and all that it has started, each page counted where it is shared
-def memory(process)
-  own = File.read("/proc/#{process}/smaps_rollup")[/^Pss:\s+(\d+)/, 1].to_i / 1024
-  children = File.read("/proc/#{process}/task/#{process}/children").split + Dir["/proc/#{process}/task/*/children"]
-    .flat_map { |path| File.read(path).split }
-  own + children.uniq.sum { |child| memory(child) }
-rescue SystemCallError
-  0
-end
-
 # @return [String] a file of pieces
 def pieces_file
   rows = Array.new(ROWS) { |index| "Bowl #{index},Maro Tinsley,#{600 + (index % 40)},#{655 + (index % 40)}" }
@@ -161,12 +137,12 @@ def long_works(builder)
 end
 
 Dir.mktmpdir do |folder|
-  serve(folder) do |process|
+  Server.run(folder, PORT) do |process|
     builder = Visitor.new(PORT, BUILDER)
     typists = Array.new(TYPISTS) { |index| typist((CLERKS + index) / TYPISTS) }
     phases = Phases.new(typists.map(&:last))
     most = 0
-    watching = Thread.new { loop { (most = [most, memory(process)].max) && sleep(1) } }
+    watching = Thread.new { loop { (most = [most, Server.memory(process)].max) && sleep(1) } }
     puts "#{CLERKS} clerks, #{ROWS} rows; milliseconds: median, 95 of 100, longest (how many)"
     phases.during("alone") { sleep SECONDS }
     long_works(builder).each { |name, work| phases.during(name) { work.call } }

@@ -7,6 +7,7 @@
 require "net/http"
 require "tmpdir"
 require_relative "../../web/lib/up_tack/web"
+require_relative "support/server"
 
 READERS = Integer(ENV.fetch("READERS", "20"))
 PIECES = Integer(ENV.fetch("PIECES", "20000"))
@@ -68,29 +69,6 @@ ensure
   UpTack::Store::Database.close
 end
 
-def serve(folder)
-  script = File.expand_path("../../bin/support/serve.rb", __dir__)
-  child =
-    Process.spawn(
-      {"UP_TACK_DATA" => folder, "PORT" => PORT.to_s},
-      RbConfig.ruby,
-      "-rbundler/setup",
-      script,
-      out: File::NULL
-    )
-  200.times do
-    TCPSocket.new("127.0.0.1", PORT).close || break
-  rescue
-    sleep(0.2)
-  end
-  yield child
-ensure
-  Process.kill("TERM", child)
-  Process.wait(child)
-end
-
-def memory(process) = File.read("/proc/#{process}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
-
 # @return [Array(String, Float)] the status and how long it took, in seconds
 def ask(token, path, body = nil)
   request =
@@ -121,7 +99,7 @@ def siege(clerk, readers, process)
   while clock < over
     drafts << ask(clerk, "/api/tables/pieces/draft", {typed: piece(count)})
     saves << ask(clerk, "/api/tables/pieces/records", {typed: piece(count)})
-    most = [most, memory(process)].max
+    most = [most, Server.memory(process)].max
     count += 1
   end
   others.each(&:join)
@@ -143,7 +121,7 @@ end
 
 Dir.mktmpdir do |folder|
   clerk, readers = prepare(folder)
-  serve(folder) do |process|
+  Server.run(folder, PORT) do |process|
     calm = Array.new(30) { |index| ask(clerk, "/api/tables/pieces/records", {typed: piece(index)}) }
     told("a clerk alone, saves", calm)
     drafts, saves, most, answers = siege(clerk, readers, process)

@@ -65,7 +65,7 @@ module UpTack
       "samples" => ->(workspace, progress, **asked) do
         UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(**asked)
       end,
-      "take back" => ->(_, _) { Services::TakeBack.left },
+      "roll back" => ->(_, _) { Services::Rollback.left },
       "tidy" => ->(workspace, progress, **asked) do
         UseCases::Tidying::Accept.new(workspace, progress: progress).call(**asked)
       end,
@@ -108,7 +108,7 @@ module UpTack
         Wire.hand(order, io)
         hear(io, order, progress)
       rescue Lost
-        call("take back", {}, person: person, progress: Progress.none) unless order.tried? || task == "take back"
+        call("roll back", {}, person: person, progress: Progress.none) unless order.tried? || task == "roll back"
         raise
       ensure
         io&.close

@@ -39,7 +39,7 @@ export async function awaitJob<T>(call: Promise<Answered<T>>): Promise<Exclude<T
   return (await ended(found as Job)).report as Exclude<T, Job>;
 }
 
-/** As it is now; as it was, where nobody answers: the work goes on all the same. */
+/** As it is now; as it was, where nobody answers: the work goes on. */
 async function lookAt(job: Job): Promise<Job> {
   try {
     return await data(api.GET("/api/jobs/{job}", { params: { path: { job: job.id } } }));

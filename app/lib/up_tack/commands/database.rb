@@ -43,7 +43,7 @@ module UpTack
 
         def opened(path)
           Store::Database.open(path)
-          Services::TakeBack.left
+          Services::Rollback.left
           Store::Revision.exists? ? yield(Workspace.new(person: builder, apart: true)) : yield(nil)
         ensure
           Store::Database.close if Store::Database.path

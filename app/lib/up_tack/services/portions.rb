@@ -4,7 +4,7 @@ module UpTack
   module Services
     # Writes many records as one change without keeping others from saving: a portion at a time, each in a transaction
     # of its own that holds the lock for about LONGEST. It is still all or nothing: what records were before stands in
-    # the journal, from which the change is taken back if it does not come to its end. Few records, and what is only
+    # the journal, from which the change is undone if it does not come to its end. Few records, and what is only
     # tried, are written in one transaction.
     class Portions
       # Records that are written at once.
@@ -149,7 +149,7 @@ module UpTack
         Store::Journal.close
         return unless @running
 
-        @done ? TakeBack.forget(@running) : TakeBack.new(@workspace).call(@running)
+        @done ? Rollback.forget(@running) : Rollback.new(@workspace).call(@running)
       end
 
       def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)

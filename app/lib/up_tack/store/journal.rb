@@ -3,7 +3,7 @@
 module UpTack
   module Store
     # What records were before a change of many that is written in portions, as their columns have it. By that it is
-    # taken back, should it not come to its end, whatever the change log watches. Numbers that were made one after
+    # undone, should it not come to its end, whatever the change log watches. Numbers that were made one after
     # the other are one row.
     module Journal
       MADE, CHANGED, DELETED = %w[made changed deleted].freeze

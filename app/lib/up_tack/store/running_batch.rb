@@ -80,7 +80,7 @@ module UpTack
         Statements.run("UPDATE up_tack_running SET done = ? WHERE batch_id = ?", done, batch_id)
       end
 
-      # It has come to its end, or was taken back.
+      # It has come to its end, or was undone.
       # @return [void]
       def end
         Statements.run("DELETE FROM up_tack_running WHERE batch_id = ?", batch_id)

@@ -3,11 +3,11 @@
 module UpTack
   module UseCases
     # Changes of many records as one: each record through its own rules, all of it one
-    # entry that can be taken back, and every one of them can be tried first. A trial
-    # does the very same and then takes it back, so that nothing comes out otherwise.
+    # entry that can be undone, and every one of them can be tried first. A trial
+    # does the very same and then undoes it, so that nothing comes out otherwise.
     module Bulk
-      # Raised to take a transaction back.
-      class TakeBack < StandardError; end
+      # Raised to roll a transaction back.
+      class NotKept < StandardError; end
 
       # What stays of a change. "all":: everything, or nothing where one record is refused
       # "passing":: those that pass; "none":: nothing, it is only tried
@@ -47,15 +47,15 @@ module UpTack
         end
         Services::Portions.new(workspace, progress).run do |portions|
           report = yield portions
-          raise TakeBack unless stays.call(report)
+          raise NotKept unless stays.call(report)
         end
         report
-      rescue TakeBack
+      rescue NotKept
         report
       end
       private_class_method :in_portions
 
-      # Does something to see what comes of it, and takes it back; in a copy, where nobody shares the process.
+      # Does something to see what comes of it, and undoes it; in a copy, where nobody shares the process.
       # @return [Object] what the block gives
       def self.tried(workspace, &work)
         never = ->(_) { false }
@@ -68,10 +68,10 @@ module UpTack
         found = nil
         workspace.write(savepoint: true) do
           found = yield
-          raise TakeBack unless stays.call(found)
+          raise NotKept unless stays.call(found)
         end
         found
-      rescue TakeBack
+      rescue NotKept
         workspace.renew
         found
       end

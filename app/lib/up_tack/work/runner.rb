@@ -95,7 +95,7 @@ module UpTack
         @copy&.drop
       end
 
-      # Asked to stop, or left alone: what is only tried ends at once, what is written takes back what it has done.
+      # Asked to stop, or left alone: what is only tried ends at once, what is written undoes what it has done.
       def listen
         Wire.receive(@line)
         stop

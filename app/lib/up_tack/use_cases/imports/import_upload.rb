@@ -3,7 +3,7 @@
 module UpTack
   module UseCases
     module Imports
-      # Imports a file that was brought in, or tries it.
+      # Imports an uploaded file, or tries it.
       class ImportUpload
         def initialize(workspace, progress: Progress.none)
           @workspace = workspace

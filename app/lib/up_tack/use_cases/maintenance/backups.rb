@@ -92,7 +92,7 @@ module UpTack
           copy = File.basename(@store.make("restore", now: @clock.now, pages: Store::Backups::PAGES))
           Store::Restoring.new(name: File.basename(path), copy: copy, person: @person, now: @clock.now).call(path)
           # The backup may have been made while many records were being written.
-          Services::TakeBack.left
+          Services::Rollback.left
           copy
         end
 

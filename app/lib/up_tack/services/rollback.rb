@@ -2,18 +2,19 @@
 
 module UpTack
   module Services
-    # Takes back a change of many records that did not come to its end: every record becomes what the journal says it
+    # Undoes a change of many records that did not come to its end: every record becomes what the journal says it
     # was, whatever the rules say of that, and what is calculated from it follows. The log tells both.
-    class TakeBack
+    class Rollback
       # Journal rows, and records, of one portion.
       PORTION = 200
       # Rows of the journal that are deleted at a time.
       SWEPT = 5_000
 
-      # Takes back what processes have left that are gone, before anybody is let in, or while others work.
+      # Undoes what processes have left that are gone, before anybody is let in, or while others work.
       # @param patient [Boolean] whether to wait for those that are still at it
-      # @return [Array<String>] what was taken back, in words
+      # @return [Array<String>] what was undone, in words
       def self.left(patient: false)
+        sweep
         Store::RunningBatch.left(patient: patient).filter_map do |running|
           next unless Store::RunningBatch.exists?(running.batch_id) # It came to its end while it was waited for.
 
@@ -22,6 +23,15 @@ module UpTack
           words
         end
       end
+
+      # What a process has left that ended right after its change was whole.
+      def self.sweep
+        ended = "FROM up_tack_journal WHERE batch_id NOT IN (SELECT batch_id FROM up_tack_running)"
+        return if Store::Statements.run("SELECT 1 #{ended} LIMIT 1").empty?
+
+        Store::Database.write { Store::Statements.run("DELETE #{ended}") }
+      end
+      private_class_method :sweep
 
       # What was noted is no longer needed.
       # @param running [Store::RunningBatch] that has ended
