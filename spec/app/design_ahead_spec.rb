@@ -9,15 +9,17 @@ RSpec.describe "A design change of many records" do
   before { stub_const("UpTack::Recalculation::Ahead::MANY", 5) }
 
   # @yield what others do after the copy was calculated, and before the change itself
-  def changing(change)
+  def designing
     calculate = ->(**asked) do
       found = UpTack::Work.call("calculate ahead", {owner: Process.pid, **asked}, person: person,
         progress: UpTack::Progress.none)
       yield
       found
     end
-    UpTack::UseCases::Design::ChangeDesign.new(workspace, ahead: calculate).call(change)
+    UpTack::UseCases::Design::ChangeDesign.new(workspace, ahead: calculate)
   end
+
+  def changing(change, &) = designing(&).call(change)
 
   def calculate(table, label, formula)
     change(:AddField, table: table, parts: {"label" => label, "type" => "number"})
@@ -64,6 +66,22 @@ RSpec.describe "A design change of many records" do
       expect([carried, stale]).to eq([1, []])
       expect(Dir["#{UpTack::Store::Database.path}.try-*"]).to eq([])
     end
+  end
+
+  it "undoes, redoes and restores in the same way" do
+    chance = Random.new(RSpec.configuration.seed)
+    before = workspace.revision_id
+    rule = demo_rule("calculation", "loss").attributes.merge("formula" => "wet_weight - fired_weight")
+    change(:PinRule, table: "pieces", rule: rule)
+    asked = 0
+    others = -> { others_save(chance) && asked += 1 }
+    [:undo, :redo, [:put_back, before]].each do |way|
+      designing(&others).public_send(*way)
+      expect([way, stale]).to eq([way, []])
+    end
+    expect([asked, demo_rule("calculation", "loss").attributes["formula"]]).to eq(
+      [3, "(wet_weight - fired_weight) / wet_weight * 100"]
+    )
   end
 
   it "calculates anew where somebody else has changed the design" do

@@ -10,18 +10,19 @@ module UpTack
           @progress = progress
         end
 
-        # @param design [Hash] as it will be
-        # @param renamed [Hash] see Core::Design::RenamedChoices
         # @param owner [Integer] number of the process that the copy is left to
+        # @param design [Hash, nil] as it will be
+        # @param renamed [Hash] see Core::Design::RenamedChoices
+        # @param revision [Integer, nil] the state to which it returns, instead
         # @return [Recalculation::Ahead]
-        def call(design:, renamed:, owner:)
+        def call(owner:, design: nil, renamed: {}, revision: nil)
           path, found =
             Store::PrivateCopy.left_to(owner) do
               @workspace.renew
-              seen, revision = Store::ChangeLog.latest, @workspace.revision_id
+              seen, before = Store::ChangeLog.latest, @workspace.revision_id
               change = ChangeDesign.new(@workspace, progress: @progress)
-              change.follow(Core::Design::Project.reopen(design), renamed)
-              {seen: seen, revision: revision, places: change.calculated}
+              revision ? change.return_to(revision) : change.follow(Core::Design::Project.reopen(design), renamed)
+              {seen: seen, revision: before, places: change.calculated}
             end
           Recalculation::Ahead.new(path: path, **found)
         end

@@ -10,8 +10,8 @@ module UpTack
         attr_reader :calculated
 
         # @param progress [Progress] of what must be worked out again
-        # @param ahead [Proc, nil] given the design as it will be (a Hash) and the choices that are renamed, calculates
-        #   in another process what is stale by then: a Recalculation::Ahead
+        # @param ahead [Proc, nil] given what UseCases::Design::CalculateAhead takes, calculates in another process what
+        #   is stale by then: a Recalculation::Ahead
         def initialize(workspace, progress: Progress.none, ahead: nil)
           @workspace = workspace
           @progress = progress
@@ -22,7 +22,7 @@ module UpTack
         # @return [Core::Design::Project] the new one
         # @raise [Core::Invalid, Recalculation::Stopped]
         def call(change)
-          with_what_is_ahead(change) { make(change) }
+          ahead_of(change) { make(change) }
         end
 
         # Makes the design that which is given, without a name of its own: in a copy, to see what comes of it.
@@ -37,10 +37,17 @@ module UpTack
           end
         end
 
-        # Takes back the latest change that is not taken back yet.
+        # The same for a state that there was.
+        # @param revision [Integer]
+        # @return [void]
+        def return_to(revision)
+          @workspace.write { go_to(Store::Revision.find(revision), action: "put back", summary: "") }
+        end
+
+        # Undoes the latest change that is not undone yet.
         # @return [Store::Revision, nil] what was undone
         def undo
-          @workspace.write do
+          ahead_of_return(Store::Revision.to_undo&.previous) do
             target = Store::Revision.to_undo or next
             go_to(target.previous, action: "undo", summary: target.summary, target: target.id)
             target
@@ -50,17 +57,17 @@ module UpTack
         # Makes the latest undone change again.
         # @return [Store::Revision, nil] what was redone
         def redo
-          @workspace.write do
+          ahead_of_return(Store::Revision.to_redo) do
             target = Store::Revision.to_redo or next
             go_to(target, action: "redo", summary: target.summary, target: target.id)
             target
           end
         end
 
-        # Puts the design back to an earlier state, as a change of its own.
+        # Restores an earlier state of the design, as a change of its own.
         # @return [Store::Revision] that state
         def put_back(id)
-          @workspace.write do
+          ahead_of_return(Store::Revision.find_by(id: id)) do
             target = Store::Revision.find_by(id: id) or
               raise Store::NotFound, Core::Messages["designing.all.there_is_no_revision", id: id]
             go_to(target, action: "put back", summary: "Restored the design to: #{target.summary}", target: target.id)
@@ -71,16 +78,29 @@ module UpTack
         private
 
         # Others go on by the old design while another process calculates what many records will have by the new one.
-        def with_what_is_ahead(change, &)
+        def ahead_of(change, &)
           return yield unless @ahead && many?
 
-          from = @workspace.project
           tried = change.dup
-          to = Core::Bench::RetoldProofs.after(tried, from)
+          to = Core::Bench::RetoldProofs.after(tried, @workspace.project)
+          calculate(to, design: to.attributes, renamed: tried.renamed_choices, &)
+        end
+
+        # The same for a state that there was, within the transaction that returns to it.
+        # @param revision [Store::Revision, nil]
+        def ahead_of_return(revision, &block)
+          returning = -> { @workspace.write(&block) }
+          return returning.call unless @ahead && revision && many?
+
+          calculate(project_of(revision.id), revision: revision.id, &returning)
+        end
+
+        def calculate(to, **what, &)
+          from = @workspace.project
           stale = Recalculation::AfterDesign.new(from, to).dirty.all
           return yield if stale.none? { |table, _| from.table(table) && many_in?(table) }
 
-          @found = @ahead.call(design: to.attributes, renamed: tried.renamed_choices)
+          @found = @ahead.call(**what)
           @found.attached(&)
         end
 
