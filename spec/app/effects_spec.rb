@@ -46,6 +46,27 @@ RSpec.describe "Effects of a rule" do
     end
   end
 
+  # As the panel asks while somebody types.
+  it "can be asked for while any part of a rule is blank or half typed" do
+    failed =
+      workspace.project.tables.flat_map do |table|
+        table.rules.uniq(&:kind).flat_map do |rule|
+          rule.class.parts.filter_map do |part|
+            text = rule.attributes[part.key]
+            next unless %i[formula text line].include?(part.type) || text.is_a?(String)
+
+            ["", " ", text.to_s[0...(text.to_s.length / 2)]].filter_map do |typed|
+              preview(table.key, rule.attributes.merge(part.key => typed))
+              nil
+            rescue => e
+              "#{rule.kind} of #{rule.field}, #{part.key} #{typed.inspect}: #{e.class} #{e.message}"
+            end
+          end.flatten
+        end
+      end
+    expect(failed).to be_empty, failed.join("\n")
+  end
+
   it "come portion by portion, and add up" do
     stub_const("UpTack::UseCases::Effects::PreviewRule::INTERIM", 0)
     stub_const("UpTack::Store::RecordTable::BATCH", 10)

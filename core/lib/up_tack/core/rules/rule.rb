@@ -52,7 +52,9 @@ module UpTack
 
         # @return [Array<Expression::Reference>] every field and table that it names
         def references(table)
-          found = formulas.keys.flat_map { |part| compiled(table, part: part).references }
+          # One that need not be there may be blank.
+          written = formulas.reject { |_, text| text.to_s.strip.empty? }
+          found = written.keys.flat_map { |part| compiled(table, part: part).references }
           found +
             key_parts.map { |key| Expression::Reference.new(table: table.key, key: key, steps: [], before: false) }
         end
