@@ -128,7 +128,7 @@ module UpTack
         StoredRecord.new(id: id, version: Store::ChangeLog.version_of(@table, id), values: @rows.find(id))
       end
 
-      # A record that may yet be taken back is none to lead to.
+      # A record that may yet be undone is none to lead to.
       def check_link(change)
         target = change.field.link? && change.after && @workspace.table(change.field.target)
         Store::RunningBatch.check(target, change.after) if target

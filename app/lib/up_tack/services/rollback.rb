@@ -58,11 +58,12 @@ module UpTack
       def call(running)
         batch = running.batch
         loop do
-          rows = Store::Journal.latest(batch.id, PORTION)
-          break if rows.empty?
-
           Store::Turn.give_way
-          Store::Database.write(soon: true) { portion(rows, batch) }
+          # Read under the lock: two processes may come upon the same batch that was left.
+          rows = Store::Database.write(soon: true) do
+            Store::Journal.latest(batch.id, PORTION).tap { |found| portion(found, batch) if found.any? }
+          end
+          break if rows.empty?
         end
         Store::Database.write do
           batch.undone
