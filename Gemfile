@@ -35,12 +35,14 @@ gem "roo", "~> 3.0"
 gem "caxlsx", "~> 4.5"
 gem "rubyzip", "~> 3.2", require: "zip"
 
-# schedule
 # The command line: what it takes, and what it says of itself.
 gem "thor", "~> 1.3"
 
+# running it
 gem "rufus-scheduler", "~> 3.9"
 gem "semantic_logger", "~> 4.16"
+# Figures for whatever watches over the program, added up over all processes.
+gem "prometheus-client", "~> 4.2"
 
 group :test do
   gem "rspec", "~> 3.13"

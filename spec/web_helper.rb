@@ -119,5 +119,5 @@ RSpec.configure do |config|
   # which has examples of its own.
   config.before(:each, :web) { stub_const("UpTack::Web::Helpers::Background::PATIENCE", 30) }
   config.before(:each, :web) { sign_in_as("Odile Marsh") }
-  config.before(:each, :store) { UpTack::Web::Application && Rack::Attack.cache.store.clear }
+  config.before(:each, :store) { UpTack::Web::Application && UpTack::Store::Shared.clear }
 end

@@ -150,7 +150,7 @@ RSpec.describe "A database after anything" do
   def restore
     path = UpTack::Store::Backups.new.make("hand", to: File.join(StoreHelp::FOLDER, "freshness.sqlite3"))
     edit
-    UpTack::Store::Backups.restore(path)
+    UpTack::UseCases::Maintenance::Backups.new(workspace.clock).restore_file(path)
   end
 
   def attempt(step)

@@ -27,11 +27,9 @@ RSpec.describe "What watches over the program" do
   it "learns of a schedule that has stopped, and not of one that was never started" do
     schedule = UpTack::Schedule
     expect(schedule.stalled?).to be(false)
-    schedule.instance_variable_set(:@looked_at, schedule.now - schedule::STALLED - 1)
+    UpTack::Store::Shared.write(schedule::LOOKED, schedule.now - schedule::STALLED - 1)
     expect(schedule.stalled?).to be(true)
     schedule.look
     expect(schedule.stalled?).to be(false)
-  ensure
-    schedule.instance_variable_set(:@looked_at, nil)
   end
 end

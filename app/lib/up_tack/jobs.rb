@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
 module UpTack
-  # Long work in the background of this process, which others can look at and
-  # stop. Forgotten some time after it has ended.
+  # Long work in the background of this process, which others can look at and stop. Forgotten some time after it
+  # has ended. What other processes have to know of it while it goes on is in Store::Shared; whoever asks for a job
+  # is led to its process, whose number its own begins with.
   module Jobs
     # Seconds for which the end of a job is remembered.
     MEMORY = 600
@@ -13,6 +14,21 @@ module UpTack
     class TooMany < StandardError
       def initialize = super(Core::Messages["app.jobs.you_have_pieces_of_long_work_going", most: MOST])
     end
+
+    # What is the same work goes on in another process.
+    class Elsewhere < StandardError
+      # @return [String] number of the job
+      attr_reader :id
+
+      def initialize(id)
+        @id = id
+        super("Job #{id} goes on in another process.")
+      end
+    end
+
+    # Under which it is told, and seconds between two tellings of how far it is.
+    TOLD = "job "
+    EVERY = 0.25
 
     # How work may end by itself: stopped, refused, or without what it needs.
     EXPECTED = [
@@ -31,11 +47,12 @@ module UpTack
       def initialize(id, report, owner = nil, shared = nil, words = nil, &work)
         @id = id
         @words = words
-        @begun_at = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        @begun_at = now
         @owner = owner
         @shared = shared
         @report = report
-        @progress = Progress.new
+        @progress = Progress.new { tell_now_and_then }
+        tell
         @thread = Thread.new { run(work) }
         @thread.report_on_exception = false
       end
@@ -53,7 +70,7 @@ module UpTack
       def seconds_left
         return if progress.done.zero? || progress.total <= progress.done
 
-        spent = Process.clock_gettime(Process::CLOCK_MONOTONIC) - @begun_at
+        spent = now - @begun_at
         (spent / progress.done * (progress.total - progress.done)).ceil
       end
 
@@ -61,7 +78,21 @@ module UpTack
       # @return [Hash, Array, nil] what is told at the end; nil before, and where there is nothing to tell
       def report_to(workspace) = (!running? && error.nil? && @report) ? @report.call(result, workspace) : nil
 
+      # @return [Hash{String=>Object}] what other processes are told of it
+      def to_h = {"owner" => owner, "shared" => shared, "words" => words, "percent" => percent, "left" => seconds_left}
+
       private
+
+      def tell_now_and_then
+        tell if now - @told_at > EVERY
+      end
+
+      def tell
+        @told_at = now
+        Store::Shared.write("#{TOLD}#{id}", to_h, own: true)
+      end
+
+      def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
       def run(work)
         @result = work.call(progress)
@@ -71,7 +102,8 @@ module UpTack
         Log["Jobs"].error("Work in the background failed", e) unless EXPECTED.any? { |kind| e.is_a?(kind) }
       ensure
         ActiveRecord::Base.connection_handler.clear_active_connections!
-        @ended_at = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        @ended_at = now
+        Store::Shared.delete("#{TOLD}#{id}")
       end
     end
 
@@ -85,20 +117,25 @@ module UpTack
       # @yield [progress] the work; what it gives is the job's result
       # @return [Job] begun
       # @raise [TooMany]
+      # @raise [Elsewhere] where the shared job goes on in another process
       def start(report = nil, owner: nil, shared: nil, words: nil, &work)
         @mutex.synchronize do
           forget_old
-          running = shared && @jobs.each_value.find { |job| job.shared == shared && job.running? }
-          next running if running
-          raise TooMany if owner && @jobs.each_value.count { |job| job.owner == owner && job.running? } >= MOST
+          Store::Shared.exclusively do
+            going = Store::Shared.all(TOLD)
+            id, = shared && going.find { |_, job| job["shared"] == shared }
+            next known(id.delete_prefix(TOLD)) if id
+            raise TooMany if owner && going.each_value.count { |job| job["owner"] == owner } >= MOST
 
-          id = SecureRandom.uuid
-          @jobs[id] = Job.new(id, report, owner, shared, words, &work)
+            fresh = "#{Process.pid}-#{SecureRandom.uuid}"
+            @jobs[fresh] = Job.new(fresh, report, owner, shared, words, &work)
+          end
         end
       end
 
-      # @return [Array<Job>] those that others have to wait for
-      def waited_for = @mutex.synchronize { @jobs.each_value.select { |job| job.words && job.running? } }
+      # @return [Array<Hash{String=>Object}>] those that others have to wait for, in whatever process: "words",
+      #   "percent" and seconds that are "left"
+      def waited_for = Store::Shared.all(TOLD).values.select { |job| job["words"] }
 
       # @return [Job]
       # @raise [Store::NotFound]
@@ -106,7 +143,23 @@ module UpTack
         @mutex.synchronize { @jobs[id] } ||
           raise(Store::NotFound, Core::Messages["common.there_is_no_such_job"])
 
+      # @param id [String] of a job
+      # @return [Integer] number of its process
+      def process(id) = id.to_i
+
+      # Asks all that go on in this process to end, and waits for it.
+      # @param seconds [Numeric]
+      # @return [Boolean] whether they have
+      def stop_all(seconds)
+        going = @mutex.synchronize { @jobs.values.select(&:running?) }
+        going.each { |job| job.progress.stop }
+        until_when = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
+        going.all? { |job| job.wait([until_when - Process.clock_gettime(Process::CLOCK_MONOTONIC), 0].max) }
+      end
+
       private
+
+      def known(id) = @jobs[id] || raise(Elsewhere.new(id))
 
       def forget_old
         now = Process.clock_gettime(Process::CLOCK_MONOTONIC)

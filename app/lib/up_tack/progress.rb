@@ -14,30 +14,39 @@ module UpTack
     # done, total:: records of it
     attr_reader :field, :done, :total
 
-    def initialize
+    # @yield whenever it is further
+    def initialize(&further)
+      @further = further
       @done = 0
       @total = 0
       @stop = false
     end
 
+    # @return [self]
     # @raise [Stopped]
     def begin(table, field, total)
       check
       @done = 0
       @total = total
       @field = "#{field} of #{table}"
+      @further&.call
+      self
     end
 
+    # @return [self]
     # @raise [Stopped]
     def advance(count)
       @done += count
       @total = @done if @done > @total # It was an estimate.
+      @further&.call
       check
+      self
     end
 
     # How far it is, told by another process that does the work.
     def set(field, done, total)
       @field, @done, @total = field, done, total
+      @further&.call
     end
 
     # @return [Boolean] whether somebody asked for an end

@@ -9,49 +9,67 @@ module UpTack
     # Seconds without a look after which it has stopped.
     STALLED = 300
 
-    module_function
+    # Seconds between two looks, and after which another process may do it that was not the one before.
+    EVERY = 60
+    TAKE_OVER = 5
+    LOOKED = "schedule looked"
 
-    # @return [Rufus::Scheduler]
-    def start
-      @looked_at = now
-      Rufus::Scheduler.new.tap do |scheduler|
-        scheduler.every("1m", first: :now, overlap: false) { look }
+    class << self
+      # Several processes may; one of them does it, and another one once that has ended.
+      # @return [Rufus::Scheduler]
+      def start
+        Store::Shared.write(LOOKED, now - EVERY) unless Store::Shared[LOOKED]
+        Rufus::Scheduler.new.tap do |scheduler|
+          scheduler.every("#{TAKE_OVER}s", first: :now, overlap: false) { look if mine? && due_by_now? }
+        end
       end
-    end
 
-    # Does what is due, one after the other: what goes wrong in one must not keep the others from being done.
-    # @return [void]
-    def look
-      person = Store::Person.order(:id).first or return
-      workspace = Workspace.new(person: person)
-      due(workspace).each do |name, work|
-        work.call
-      rescue => e
-        Log["Schedule"].error("#{name} failed", e)
+      # Does what is due, one after the other: what goes wrong in one must not keep the others from being done.
+      # @return [void]
+      def look
+        person = Store::Person.order(:id).first or return
+        workspace = Workspace.new(person: person)
+        due(workspace).each do |name, work|
+          work.call
+        rescue => e
+          Log["Schedule"].error("#{name} failed", e)
+        end
+      ensure
+        @looked = now
+        Store::Shared.write(LOOKED, now) if Store::Shared[LOOKED]
+        ActiveRecord::Base.connection_handler.clear_active_connections!
       end
-    ensure
-      @looked_at = now if @looked_at
-      ActiveRecord::Base.connection_handler.clear_active_connections!
-    end
 
-    # @return [Boolean] whether it was started and has stopped since; work that takes long counts
-    def stalled? = !@looked_at.nil? && now - @looked_at > STALLED
+      # @return [Boolean] whether it was started and has stopped since; work that takes long counts
+      def stalled? = Store::Shared[LOOKED].then { |looked| !looked.nil? && now - looked > STALLED }
 
-    # @return [Float] seconds that no change of the clock moves
-    def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      # @return [Boolean] whether it is this process that does it: the lock is released with the process
+      def mine?
+        @lock ||= File.open("#{Store::Database.path}.schedule", File::RDWR | File::CREAT, 0o600)
+        @mine ||= @lock.flock(File::LOCK_EX | File::LOCK_NB) == 0
+      end
 
-    # @return [Hash{String=>Proc}]
-    def due(workspace)
-      {
-        "signed end of the log" => -> { Store::Head.note(workspace.clock) },
-        "unfinished changes" => -> { Services::Rollback.left },
-        "backups" => -> do
-          due = UseCases::Maintenance::Backups.new(workspace.clock).due?
-          Work.call("backup when due", {}, person: workspace.person, progress: Progress.none) if due
-        end,
-        "notices" => -> { UseCases::Maintenance::SendNotices.new(workspace).call },
-        "waiting files" => -> { UseCases::Imports::Uploads.forget_old }
-      }
+      # @return [Float] seconds that no change of the clock moves
+      def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
+      private
+
+      def due_by_now? = now - [@looked, Store::Shared[LOOKED]].compact.max.to_f >= EVERY
+
+      # @return [Hash{String=>Proc}]
+      def due(workspace)
+        {
+          "signed end of the log" => -> { Store::Head.note(workspace.clock) },
+          "unfinished changes" => -> { Services::Rollback.left },
+          "backups" => -> do
+            due = UseCases::Maintenance::Backups.new(workspace.clock).due?
+            Work.call("backup when due", {}, person: workspace.person, progress: Progress.none) if due
+          end,
+          "notices" => -> { UseCases::Maintenance::SendNotices.new(workspace).call },
+          "waiting files" => -> { UseCases::Imports::Uploads.forget_old },
+          "what processes tell one another" => -> { Store::Shared.sweep }
+        }
+      end
     end
   end
 end

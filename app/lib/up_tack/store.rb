@@ -26,6 +26,15 @@ module UpTack
     # Models of the tables that Up Tack needs for itself.
     class SystemRecord < ActiveRecord::Base
       self.abstract_class = true
+
+      # The one row of a value, found in a way that costs little: each request asks for some.
+      # @param column [Symbol]
+      # @return [SystemRecord, nil]
+      def self.at_once(column, value)
+        @at_once ||= "SELECT #{column_names.join(", ")} FROM #{table_name} WHERE"
+        row = Statements.run("#{@at_once} #{column} = ?", value).first
+        row && instantiate(column_names.zip(row).to_h)
+      end
     end
   end
 end

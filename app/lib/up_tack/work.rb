@@ -14,8 +14,8 @@ module UpTack
       # @return [Boolean] whether it leaves nothing behind, and so may do it in a copy of the file
       def tried? = TRIED.fetch(task, NEVER).call(arguments)
 
-      # @return [Boolean] whether it never has the lock for writing
-      def reads? = tried? || READING.include?(task)
+      # @return [Boolean] whether others go first: it never has the lock for writing, or for an instant
+      def patient? = tried? || READING.include?(task) || PATIENT.include?(task)
 
       # @return [Store::IdempotentResponse, nil]
       def note = (noted && !tried?) ? Store::IdempotentResponse.new(noted) : nil
@@ -65,6 +65,10 @@ module UpTack
       "samples" => ->(workspace, progress, **asked) do
         UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(**asked)
       end,
+      "prove" => ->(_, progress, again:) { UseCases::Proofs::RunAll.new(progress: progress).call(again: again) },
+      "restore" => ->(workspace, _, name:) do
+        UseCases::Maintenance::Backups.new(workspace.clock, person: workspace.person).restore(name)
+      end,
       "roll back" => ->(_, _) { Services::Rollback.left },
       "tidy" => ->(workspace, progress, **asked) do
         UseCases::Tidying::Accept.new(workspace, progress: progress).call(**asked)
@@ -84,6 +88,8 @@ module UpTack
 
     # Which of them only read, and so keep nobody from saving however slow they are.
     READING = ["backup", "backup when due", "calculate ahead", "export", "export of all", "verify"].freeze
+    # Those that keep what they have found, and are in no hurry with it.
+    PATIENT = ["prove"].freeze
 
     @mutex = Mutex.new
 
@@ -106,9 +112,9 @@ module UpTack
         )
         io = line
         Wire.hand(order, io)
-        hear(io, order, progress)
+        hear(io, order, progress).tap { Store::Generation.follow }
       rescue Lost
-        call("roll back", {}, person: person, progress: Progress.none) unless order.tried? || task == "roll back"
+        call("roll back", {}, person: person, progress: Progress.none) unless order.patient? || task == "roll back"
         raise
       ensure
         io&.close

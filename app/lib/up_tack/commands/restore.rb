@@ -7,7 +7,7 @@ module UpTack
     #   uptack restore up_tack-20261123T020000-hand.sqlite3
     #   Restored. The previous database was saved as data/backups/up_tack-20261123T093000-restore.sqlite3. …
     #
-    # A server that runs on the database must be started again afterwards.
+    # A server that runs on the database goes on with what was restored.
     class Restore < Command
       # @param backup [String, nil] a path, or a name in the folder of backups; nil lists them
       # @return [Integer]
@@ -18,8 +18,8 @@ module UpTack
 
         from = File.file?(backup) ? backup : store.path(backup)
         Store::Backups.check(from)
-        before = File.file?(path) ? store.make("restore") : nil
-        Database.create(database) { restore(from, before) }
+        before = File.file?(path)
+        Database.create(database) { before = restore(from) { before && store.make("restore") } }
         answer(0, {restored: from, previous: before}) do
           @out.puts Core::Messages[
             before ? "commands.restore.restored_keeping" : "commands.restore.restored", previous: before
@@ -29,9 +29,13 @@ module UpTack
 
       private
 
-      def restore(from, before)
-        copy = before ? File.basename(before) : "no copy, since nothing was there"
-        Store::Restoring.new(name: File.basename(from), copy: copy).call(from)
+      def restore(from)
+        before = nil
+        Store::Restoring.new(name: File.basename(from)).call(from) do
+          before = yield
+          before ? File.basename(before) : "no copy, since nothing was there"
+        end
+        before
       end
 
       def list(store)

@@ -11,7 +11,7 @@ module UpTack
         @mutex = Mutex.new
         @known = {}
         @coming = {}
-        Store::Database.on_replace { clear }
+        Store::Generation.on("all") { clear }
       end
 
       # Forgets all of them.

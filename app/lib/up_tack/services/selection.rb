@@ -83,7 +83,7 @@ module UpTack
         [
           Store::Database.path,
           @workspace.revision_id,
-          Store::Entry.maximum(:id),
+          Store::ChangeLog.latest,
           @table.key,
           @filter&.text,
           @sorts.map { |sort| [sort.field.key, sort.descending] },

@@ -5,16 +5,21 @@ module UpTack
     # Copies of the database, made while it runs (SQLite's online backup), in a folder
     # beside it. Each is looked at once it is written; a name says when and why it was made.
     class Backups
-      # A copy. why:: "by hand", "on schedule" or "before a restore"; bytes:: its size
+      # A copy. why:: one of WHYS; bytes:: its size
       Copy = Struct.new(:name, :made_at, :why, :bytes, keyword_init: true)
       # A copy that does not hold, or a file that is none.
       class Unsound < StandardError; end
       # A copy that can't be deleted yet.
       class Kept < StandardError; end
 
-      WHYS = {"hand" => "by hand", "schedule" => "on schedule", "restore" => "before a restore"}.freeze
-      NAME = /\Aup_tack-(\d{8}T\d{6})(?:\.(\d+))?-(hand|schedule|restore)\.sqlite3\z/
-      # Days for which a copy stays that was made before a restore: what the restore cut off is nowhere else.
+      WHYS = {
+        "hand" => "by hand", "schedule" => "on schedule", "restore" => "before a restore",
+        "upgrade" => "before an upgrade"
+      }.freeze
+      NAME = /\Aup_tack-(\d{8}T\d{6})(?:\.(\d+))?-(#{WHYS.keys.join("|")})\.sqlite3\z/
+      # Those that stay for a while, since what was there before is nowhere else.
+      STAYING = WHYS.values_at("restore", "upgrade").freeze
+      # Days for which a copy stays that was made before a restore or an upgrade.
       STAYS = 30
       # Pages copied at a time where others share the process. Each change by others begins it again, so a process of
       # its own copies all at once: nobody is held up by a reader.
@@ -168,7 +173,7 @@ module UpTack
 
       private
 
-      def stays?(copy, now) = copy.why == WHYS["restore"] && copy.made_at > now - (STAYS * 86_400)
+      def stays?(copy, now) = STAYING.include?(copy.why) && copy.made_at > now - (STAYS * 86_400)
 
       def copy(name)
         at, _, why = name.match(NAME)&.captures || return

@@ -79,7 +79,12 @@ module UpTack
 
       # @return [Hash{Integer=>Integer}] versions by record number
       def versions_of(table, record_ids)
-        Entry.where(table_id: table.id, record_id: record_ids).group(:record_id).maximum(:id)
+        Statements.run(
+          "SELECT record_id, MAX(id) FROM up_tack_entries WHERE table_id = ? " \
+            "AND record_id IN (SELECT value FROM json_each(?)) GROUP BY record_id",
+          table.id,
+          JSON.generate(record_ids)
+        ).to_h
       end
 
       # @return [Array<Entry>] entries of the record after a version, oldest first

@@ -44,6 +44,6 @@ module UpTack
         end
       end
 
-    Database.on_replace { CompiledDesign.forget }
+    Generation.on("all") { CompiledDesign.forget }
   end
 end

@@ -16,7 +16,6 @@ module UpTack
 
       NOTED = :up_tack_noted
 
-      @forgetting = []
       @opening = []
 
       class << self
@@ -38,24 +37,35 @@ module UpTack
           ) { |function, text| function.result = text.nil? ? nil : Core::Unicode.folded(text.to_s) }
       end
 
-      # Opens the file, makes it if need be, and brings its system tables up to date.
+      # Opens the file, makes it if need be, and brings its system tables up to date; one of an older version is
+      # copied before.
       # @param path [String]
+      # @return [String, nil] path of that copy
+      # @raise [Backups::Unsound] where it can't be made
       def open(path)
         FileUtils.mkdir_p(File.dirname(path))
+        copy = Backups.new(path).make("upgrade") if SystemTables.older?(path)
         connect(path)
         # For this account alone; what SQLite puts beside it has the same mode.
         connection.raw_connection
         File.chmod(0o600, path)
         LogKey.prepare
-        write do
-          SystemTables.prepare(connection)
-          Resealing.follow_key
-          # By which a backup is known as one of this database.
-          Settings.cookie_key
-          # A file of an older version lacks them.
-          Indexes.follow(CompiledDesign.current.project) if Revision.exists?
-          @opening.each(&:call)
-        end
+        @preparing = true
+        write { prepare }
+        copy
+      ensure
+        @preparing = false
+      end
+
+      # Brings what is in the file up to date.
+      def prepare
+        SystemTables.prepare(connection)
+        Resealing.follow_key
+        # By which a backup is known as one of this database.
+        Settings.cookie_key
+        # A file of an older version lacks them.
+        Indexes.follow(CompiledDesign.current.project) if Revision.exists?
+        @opening.each(&:call)
       end
 
       # Opens a file that another process writes to, and reads only.
@@ -97,33 +107,16 @@ module UpTack
         ActiveRecord::Base.connection_handler.clear_all_connections!
       end
 
-      # Puts something else in the place of all that is in the file, while nobody writes;
-      # what was remembered of it is forgotten.
+      # Puts something else in the place of all that is in the file, at once, while nobody writes. Processes notice
+      # where it has another Generation; this one forgets what it remembers.
       # @yield [SQLite3::Database] the connection to write by
       def replace
-        WRITING.synchronize do
-          yield connection.raw_connection
-          Statements.forget
-          ActiveRecord::Base.connection_handler.clear_all_connections!
-          ActiveRecord::Base.connection.schema_cache.clear!
-          write do
-            SystemTables.prepare(connection)
-            Resealing.follow_key
-          end
-        end
-        forget
-        write { @opening.each(&:call) }
+        WRITING.synchronize { yield connection.raw_connection }
+        Generation.forget("all")
       end
-
-      # What was remembered of the file is no longer so.
-      # @return [void]
-      def forget = @forgetting.each(&:call)
 
       # @yield is called once a file is open and has all the tables of this version, within the transaction
       def on_open(&block) = @opening << block
-
-      # @yield is called when all that is in the file became something else
-      def on_replace(&block) = @forgetting << block
 
       # @return [ActiveRecord::ConnectionAdapters::AbstractAdapter]
       def connection = ActiveRecord::Base.connection
@@ -191,6 +184,8 @@ module UpTack
       # The connection need not be looked for again and again while it is written to.
       def with_connection_at_hand
         Thread.current[:up_tack_writing] = connection.raw_connection
+        # Somebody else may have written while this waited.
+        Generation.follow unless @preparing
         yield
       ensure
         Thread.current[:up_tack_writing] = nil

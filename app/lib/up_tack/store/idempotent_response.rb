@@ -12,21 +12,12 @@ module UpTack
       # What stands there until the answer is known.
       DONE = {status: 0, headers: "{}", body: ""}.freeze
 
-      @turns = Hash.new { |turns, name| turns[name] = [Mutex.new, 0] }
-      @mutex = Mutex.new
-
       class << self
         def forget_old(now: Time.now.utc) = where("made_at < ?", now - KEPT).delete_all
 
-        # One request after the other under a key; those of other keys go on beside it.
-        # @yield [caller]
-        def alone(caller, key)
-          name = [caller, key]
-          turn = @mutex.synchronize { @turns[name].tap { |each| each[1] += 1 }.first }
-          turn.synchronize { yield caller }
-        ensure
-          @mutex.synchronize { @turns.delete(name) if (@turns[name][1] -= 1).zero? }
-        end
+        # One request after the other under a key, whatever process has it; those of other keys go on beside it.
+        # @yield
+        def alone(caller, key, &work) = Shared.alone("once #{caller} #{key}", &work)
       end
 
       # Noted once, by whatever is written first.

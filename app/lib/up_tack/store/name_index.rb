@@ -16,7 +16,7 @@ module UpTack
 
       @mutex = Mutex.new
       @known = {}
-      Database.on_replace { @mutex.synchronize { @known.clear } }
+      Generation.on("all") { @mutex.synchronize { @known.clear } }
 
       class << self
         # Inside a transaction nothing is remembered that it may yet take back.

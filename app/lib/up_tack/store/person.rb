@@ -14,7 +14,7 @@ module UpTack
       attr_accessor :changed_by
 
       after_create { PersonNames.seal(id, name) && vouch("person_added", person: changed_by) }
-      after_save { PersonNames.forget }
+      after_save { Generation.change("people") if saved_change_to_name? || saved_change_to_sign_in? }
       after_update { vouch(what_changed, person: changed_by) if what_changed }
 
       # Characters and bytes of a password: bcrypt looks at no more than 72 bytes.

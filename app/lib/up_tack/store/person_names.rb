@@ -120,7 +120,7 @@ module UpTack
         def connection = Database.connection
       end
 
-      Database.on_replace { forget }
+      Generation::KINDS.each { |kind| Generation.on(kind) { forget } }
     end
   end
 end

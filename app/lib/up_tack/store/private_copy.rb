@@ -5,6 +5,11 @@ module UpTack
     # A copy of the database as it is at one moment, for one process that tries something in it. It lies beside the
     # database, so that whatever is found there is found again, and goes with the process.
     class PrivateCopy
+      # What lies beside a database that is open.
+      BESIDE = [
+        *["", Shared::ENDING].product(["", "-wal", "-shm", "-journal"]).map(&:join), *Turn::ENDINGS
+      ].freeze
+
       # There is no room for it, say.
       class Failed < StandardError; end
 
@@ -58,9 +63,14 @@ module UpTack
         [kept, found]
       end
 
+      # @return [String] where it lies
+      def path = @copy
+
       # @param path [String] of the database
-      def initialize(path)
+      # @param of [String] of what is copied
+      def initialize(path, of: path)
         @path = path
+        @of = of
         @copy = "#{path}.try-#{Process.pid}"
       end
 
@@ -70,16 +80,28 @@ module UpTack
       def open
         PrivateCopy.sweep(@path)
         File.open(@copy, File::WRONLY | File::CREAT | File::TRUNC, 0o600) { nil }
-        Backups.copy(@path, @copy, Backups::ALL)
-        # It need not outlive anything.
-        Database.connect(@copy, pragmas: {synchronous: "off"})
+        Backups.copy(@of, @copy, Backups::ALL)
+        connect
       rescue Backups::Unsound, SQLite3::Exception, SystemCallError => e
         drop
         raise Failed, Core::Messages["store.private_copy.could_not_be_made", reason: e.message]
       end
 
+      # Opens it once more, for as long as the block runs.
+      # @yield
+      def again
+        connect
+        yield
+        Database.close
+      end
+
       # @return [void]
-      def drop = FileUtils.rm_f(["", "-wal", "-shm", "-journal", ".turn"].map { |ending| "#{@copy}#{ending}" })
+      def drop = FileUtils.rm_f(BESIDE.map { |ending| "#{@copy}#{ending}" })
+
+      private
+
+      # It need not outlive anything.
+      def connect = Database.connect(@copy, pragmas: {synchronous: "off"})
     end
   end
 end

@@ -35,36 +35,24 @@ module UpTack
 
       # @return [Hash{Integer=>Hash{String=>Object}}] those that exist, in the order asked for
       def find_all(ids)
-        found = ids.each_slice(500).flat_map { |some| rows(model.where(id: some)) }.to_h
+        found = some(ids).to_h
         ids.filter_map { |id| found[id] && [id, found[id].to_h] }.to_h
       end
 
       # @return [Array<Array(Integer, LazyRow)>] those that exist, in no order
-      def some(ids)
-        # Numbers alone, written straight: a thousand nodes take longer to build than to find.
-        ids
-          .each_slice(1_000)
-          .flat_map { |some| rows(model.where("id IN (#{some.map { |id| Integer(id) }.join(",")})")) }
-      end
+      def some(ids) = ids.empty? ? [] : rows("WHERE id #{one_of(ids)}", [list(ids)])
 
       # @return [Array<Array(Integer, LazyRow)>] the records whose link points to one of some others
-      def linked(link, ids) = rows(model.where(link => ids).order(:id))
+      def linked(link, ids) = rows("WHERE #{quoted(link)} #{one_of(ids)} ORDER BY id", [list(ids)])
 
       # @return [Array<Integer>] their numbers alone
-      def linking(link, ids)
-        return model.where(link => ids).order(:id).pluck(:id) if ids.length > 1
-
-        Statements.run(
-          "SELECT id FROM #{quoted(@table.key)} WHERE #{quoted(link)} = ? ORDER BY id",
-          ids.first
-        ).flatten
-      end
+      def linking(link, ids) = run("SELECT id", "WHERE #{quoted(link)} #{one_of(ids)} ORDER BY id", [list(ids)]).flatten
 
       # @param keys [Array<String>, nil] only these fields; nil for all
       # @return [Array<Array(Integer, LazyRow)>] the same for one record, from a number on, a batch at a time
       def linked_after(link, id, after, keys = nil)
         Deadline.look
-        rows(model.where(link => id).where("id > ?", after).order(:id).limit(BATCH), keys)
+        rows("WHERE #{quoted(link)} = ? AND id > ? ORDER BY id LIMIT #{BATCH}", [id, after], keys)
       end
 
       # @param values [Hash{String=>Object}] by field key, nil for blank
@@ -111,13 +99,14 @@ module UpTack
       # @return [Object] a value as it is sought: texts without regard to capitals
       def self.sought(value) = value.is_a?(String) ? Core::Unicode.folded(value.strip) : value
 
-      def count_linked(link, ids) = model.where(link => ids).count
+      def count_linked(link, ids) =
+        run("SELECT COUNT(*)", "WHERE #{quoted(link)} #{one_of(ids)}", [list(ids)]).dig(0, 0)
 
-      def count = model.count
+      def count = run("SELECT COUNT(*)").dig(0, 0)
 
       # @return [Array<Array(Integer, Hash)>] numbers with values, the first or the last ones
       def page(descending: false, limit: 100) =
-        rows(model.order(id: descending ? :desc : :asc).limit(limit)).map { |id, row| [id, row.to_h] }
+        rows("ORDER BY id #{"DESC" if descending} LIMIT ?", [limit]).map { |id, row| [id, row.to_h] }
 
       # @param ids [Array<Integer>, nil] only these; nil for all
       # @param keys [Array<String>, nil] only these fields; nil for all
@@ -128,14 +117,14 @@ module UpTack
               .sort
               .each_slice(500) do |some|
                 Deadline.look
-                block.call(rows(model.where(id: some).order(:id), keys))
+                block.call(rows("WHERE id #{one_of(some)} ORDER BY id", [list(some)], keys))
               end
         end
 
         last = 0
         loop do
           Deadline.look
-          batch = rows(model.where("id > ?", last).order(:id).limit(BATCH), keys)
+          batch = rows("WHERE id > ? ORDER BY id LIMIT #{BATCH}", [last], keys)
           block.call(batch) if batch.any?
           break if batch.length < BATCH
 
@@ -214,10 +203,10 @@ module UpTack
 
       # @return [Hash{String=>Integer}] how many records have a value, by field key
       def filled
-        counts = @fields.map { |field| model.arel_table[field.key].count }
-        return {} if counts.empty?
+        return {} if @fields.empty?
 
-        @fields.map(&:key).zip(model.pick(*counts).then { |found| Array(found) }).to_h
+        counts = run("SELECT #{@fields.map { |field| "COUNT(#{quoted(field.key)})" }.join(", ")}").first
+        @fields.map(&:key).zip(counts).to_h
       end
 
       private
@@ -233,12 +222,19 @@ module UpTack
       def cells(values, prepared, open) =
         prepared ? filled_up(prepared, values, open) : writers.map { |writer| cell(writer, values) }
 
-      def rows(scope, keys = nil)
-        fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
+      # @param rest [String] of the question, of a few fixed texts
+      def rows(rest, values, keys = nil)
         layout = layout(keys)
-        columns = [model.arel_table[:id], *fields.map { |field| model.arel_table[field.key] }]
-        model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, LazyRow.new(layout, raw)] }
+        names = ["id", *layout.keys].map { |name| quoted(name) }
+        run("SELECT #{names.join(", ")}", rest, values).map { |raw| [raw.first, LazyRow.new(layout, raw)] }
       end
+
+      def run(columns, rest = "", values = []) =
+        Statements.run("#{columns} FROM #{quoted(@table.key)} #{rest}", *values)
+
+      # However many numbers they are, it is one text, and so one statement that is ready.
+      def one_of(ids) = (ids.length == 1) ? "= ?" : "IN (SELECT value FROM json_each(?))"
+      def list(ids) = (ids.length == 1) ? ids.first : JSON.generate(ids)
 
       # Where each field's value lies in a row that was read, and how it is read.
       def layout(keys)
@@ -258,9 +254,6 @@ module UpTack
 
       # How each field's values are written.
       def writers = @writers ||= @fields.map { |field| [field.key, ColumnCodec.writer(field)] }
-
-      # Made when it is first needed: what reads and writes one record does without.
-      def model = @model ||= RecordTable.model(@table.key)
 
       def select_one =
         @select_one ||=

@@ -5,38 +5,56 @@ module UpTack
     # Puts a backup in the place of all that there is. What must not go back with it is carried over: who may
     # come in and how, whose token was revoked, whose name was taken out, and which numbers of entries and
     # records were given. What was cut off is told by an entry of the log, a revision and an event.
+    #
+    # All of that is done in a copy of the backup, which then takes the place of what there is in one transaction:
+    # another process sees the one or the other. It opens one file after the other, so that it needs a process of its
+    # own.
     class Restoring
       # Rows that stay as they are now, where the backup is of the same database.
       STAY = {"up_tack_people" => "id", "up_tack_name_keys" => "person_id", "up_tack_tokens" => "id"}.freeze
 
       # @param name [String] of the backup
-      # @param copy [String] name of the copy of what is replaced
       # @param person [Person, nil] who restores
-      def initialize(name:, copy:, person: nil, now: Time.now.utc)
+      def initialize(name:, person: nil, now: Time.now.utc)
         @name = name
-        @copy = copy
         @person = person
         @now = now
       end
 
-      # @param path [String] of a file that Backups.check has nothing against
-      # @return [void]
-      def call(path)
-        remember
-        Backups.restore(path)
-        Database.write do
-          number_on
-          if Settings["cookie_key"] == @lineage
-            stay
-            count_on
-          end
-          connection.execute("DELETE FROM up_tack_sessions")
-          tell if Revision.exists?
+      # @param backup [String] path of a file that Backups.check has nothing against
+      # @yield while nobody writes, gives the name of the copy of what is there
+      # @return [String] that name
+      # @raise [RunningBatch::Busy]
+      def call(backup)
+        path = Database.path
+        prepared = PrivateCopy.new(path, of: backup)
+        prepared.open
+        bring_up_to_date
+        Database.connect(path)
+        Turn.alone do
+          RunningBatch.none!
+          @copy = yield
+          remember
+          prepared.again { Database.write { carry_over } }
+          Database.connect(path)
+          Backups.restore(prepared.path)
         end
-        Database.forget
+        @copy
+      ensure
+        Database.close
+        Database.connect(path)
+        prepared&.drop
       end
 
       private
+
+      # Nobody waits for that, however old the backup is.
+      def bring_up_to_date
+        Database.write { Database.prepare }
+        # It may have been made while many records were being written.
+        Services::Rollback.left
+        Database.close
+      end
 
       def remember
         @cut = Head.now
@@ -44,6 +62,18 @@ module UpTack
         @numbers = connection.select_rows("SELECT name, seq FROM sqlite_sequence").to_h
         @counters = connection.select_rows("SELECT field_id, series, next, highest FROM up_tack_counters")
         @rows = STAY.to_h { |table, _| [table, connection.select_all("SELECT * FROM #{table}").to_a] }
+        Database.close
+      end
+
+      def carry_over
+        Generation.change("all")
+        number_on
+        if Settings["cookie_key"] == @lineage
+          stay
+          count_on
+        end
+        connection.execute("DELETE FROM up_tack_sessions")
+        tell if Revision.exists?
       end
 
       # No number is given a second time, though what had it is gone.

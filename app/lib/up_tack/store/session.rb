@@ -33,7 +33,8 @@ module UpTack
 
       # @return [Session, nil] one that is not over
       def self.authenticate(token, now: Time.now.utc)
-        found = includes(:person).find_by(digest: digest(token)) or return
+        found = at_once(:digest, digest(token)) or return
+        found.association(:person).target = Person.at_once(:id, found.person_id)
         return if found.seen_at < now - IDLE || found.made_at < now - LONGEST
 
         Database.write { found.update_columns(seen_at: now) } if found.seen_at < now - NOTED

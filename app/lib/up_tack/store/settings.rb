@@ -7,8 +7,7 @@ module UpTack
       module_function
 
       # @return [String, nil]
-      def [](name) =
-        connection.select_value("SELECT value FROM up_tack_settings WHERE name = #{connection.quote(name)}")
+      def [](name) = Statements.run("SELECT value FROM up_tack_settings WHERE name = ?", name).dig(0, 0)
 
       def []=(name, value)
         connection.execute("INSERT OR REPLACE INTO up_tack_settings (name, value) VALUES " \

@@ -39,6 +39,19 @@ module UpTack
         database.get_first_value("SELECT value FROM up_tack_settings WHERE name = 'steps'")&.to_i
       end
 
+      # @param path [String] of any file, or of none
+      # @return [Boolean] whether it is one of Up Tack that lacks tables of this version
+      def older?(path)
+        return false unless File.size?(path)
+
+        database = SQLite3::Database.new(path, readonly: true)
+        version(database)&.< latest
+      rescue SQLite3::Exception
+        false # Whoever opens it is told what is wrong with it.
+      ensure
+        database&.close
+      end
+
       # A file that was written by a later version, whose tables this one does not know.
       class TooNew < StandardError
         def initialize = super(Core::Messages["store.system_tables.database_was_written_by_newer_up_tack"])

@@ -52,7 +52,8 @@ module UpTack
       # @param text [String]
       # @return [Token, nil] one that has not ended, of somebody who may still come in
       def self.authenticate(text, now: Time.now.utc)
-        found = includes(:person).find_by(digest: Session.digest(text)) or return
+        found = at_once(:digest, Session.digest(text)) or return
+        found.association(:person).target = Person.at_once(:id, found.person_id)
         return if found.ends_at <= now || !found.person.active
 
         Database.write { found.update_columns(seen_at: now) } if found.seen_at.nil? || found.seen_at < now - NOTED

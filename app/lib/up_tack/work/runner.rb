@@ -13,27 +13,16 @@ module UpTack
         EVERY = 0.1
 
         def initialize(&tell)
-          super()
-          @tell = tell
           @told_at = 0
-        end
-
-        def begin(...)
-          super
-          tell
-        end
-
-        def advance(count)
-          super
-          tell if now - @told_at > EVERY
+          super() do
+            if done.zero? || now - @told_at > EVERY
+              @told_at = now
+              tell.call(:at, field, done, total)
+            end
+          end
         end
 
         private
-
-        def tell
-          @told_at = now
-          @tell.call(:at, field, done, total)
-        end
 
         def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
       end
@@ -50,7 +39,7 @@ module UpTack
         Core::Messages.language = @order.language
         @progress = Told.new { |*message| tell(*message) }
         Thread.new { listen }
-        Process.setpriority(Process::PRIO_PROCESS, 0, NICE) if @order.reads?
+        Process.setpriority(Process::PRIO_PROCESS, 0, NICE) if @order.patient?
         @order.tried? ? on_copy { work } : in_file { work }
       rescue EOFError
         nil # Nobody waits for it.

@@ -9,6 +9,8 @@ module UpTack
 
       Guard::RateLimits.prepare
       use Guard::RequestId
+      use Guard::RightProcess
+      use Guard::Generation
       # Answers are compressed, and not sent again to whoever has them (by their ETag).
       use Rack::Deflater,
         include: %w[application/json text/html text/markdown application/yaml],

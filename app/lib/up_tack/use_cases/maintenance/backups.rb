@@ -86,14 +86,12 @@ module UpTack
 
         # @param path [String]
         # @return [String] name of the copy of what was there before
+        # @raise [Store::Backups::Unsound, Store::RunningBatch::Busy]
         def restore_file(path)
-          Store::RunningBatch.none!
           Store::Backups.check(path)
-          copy = File.basename(@store.make("restore", now: @clock.now, pages: Store::Backups::PAGES))
-          Store::Restoring.new(name: File.basename(path), copy: copy, person: @person, now: @clock.now).call(path)
-          # The backup may have been made while many records were being written.
-          Services::Rollback.left
-          copy
+          Store::Restoring.new(name: File.basename(path), person: @person, now: @clock.now).call(path) do
+            File.basename(@store.make("restore", now: @clock.now))
+          end
         end
 
         # @raise [Store::NotFound, Store::Backups::Kept]

@@ -15,8 +15,8 @@ module UpTack
         # @return [Store::Person]
         # @raise [Core::Invalid, Store::NotFound]
         def call(id)
-          person = Store::Database.write { take_out(id) }
-          Store::Database.forget
+          person = Store::Database.write { take_out(id).tap { Store::Generation.change("all") } }
+          Store::Generation.forget("all")
           # What was there before stands in the journal until it is written into the file.
           Store::Database.connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")
           person

@@ -10,9 +10,6 @@ module UpTack
         # Seconds for which the same refusal is not noted again, so that nobody fills the log.
         EVERY = 60
 
-        @refused = {}
-        @mutex = Mutex.new
-
         class << self
           # @param before [Integer, nil] number of an event; only older ones
           # @return [Array<Store::Event>] the newest first
@@ -44,12 +41,11 @@ module UpTack
           private
 
           def due?(place)
-            now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-            @mutex.synchronize do
-              @refused.delete_if { |_, at| now - at > EVERY }
-              next false if @refused.key?(place)
+            name = "refused #{JSON.generate(place)}"
+            Store::Shared.exclusively do
+              next false if Store::Shared[name]
 
-              @refused[place] = now
+              Store::Shared.write(name, true, seconds: EVERY)
               true
             end
           end

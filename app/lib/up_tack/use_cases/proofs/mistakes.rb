@@ -5,16 +5,27 @@ module UpTack
     module Proofs
       # How many small mistakes in the rules of a table its proofs notice, which slip through, and a
       # record for each of these. Counted in processes of their own, so that nobody waits for it, once
-      # for each state of the design and its proofs.
+      # for each state of the design and its proofs; whichever process asks is told the same.
       class Mistakes
         SCRIPT = Installation.path("bin", "support", "mistakes.rb")
-        # Counts that are remembered.
+        # Counts that are remembered; seconds for which other processes are told; and under which name.
         MOST = 20
+        KEPT = 24 * 60 * 60
+        TOLD = "mistakes "
 
         # What is known of one table.
         # state:: "running", "ready" or "failed"; done, total:: rules
         # tried, noticed:: mistakes that make a difference; slipping:: of Slip; harmless:: of Harmless
-        Count = Struct.new(:state, :done, :total, :tried, :noticed, :slipping, :harmless, keyword_init: true)
+        Count = Struct.new(:state, :done, :total, :tried, :noticed, :slipping, :harmless, keyword_init: true) do
+          # @param attributes [Hash{String=>Object}] as JSON has them
+          def self.from(attributes)
+            parts = ->(name, kind) { attributes[name].map { |each| kind.new(**each.transform_keys(&:to_sym)) } }
+            new(**attributes.transform_keys(&:to_sym), slipping: parts["slipping", Slip],
+              harmless: parts["harmless", Harmless])
+          end
+
+          def as_json = to_h.merge(slipping: slipping.map(&:to_h), harmless: harmless.map(&:to_h))
+        end
         # A mistake that makes no difference to any record. words:: what is done; why:: a sentence
         Harmless = Struct.new(:rule, :words, :why, keyword_init: true)
         # A mistake that no proof notices. mistake:: its place among those of the rule; words:: what is done
@@ -24,21 +35,23 @@ module UpTack
         @counts = {}
         @threads = []
         @mutex = Mutex.new
-        Store::Database.on_replace { forget }
+        Store::Generation.on("all") { forget }
 
         class << self
           # @return [Count, nil]
-          def known(key) = @mutex.synchronize { @counts[key] }
+          def known(key) = @mutex.synchronize { @counts[key] } || Store::Shared[told_as(key)]&.then { |told| Count.from(told) }
 
           # @param rules [Integer] how many the table has
           # @param asked [Hash] what the process is told
           # @return [Count] begun where nobody has asked before
           def count(key, rules, asked)
-            @mutex.synchronize do
-              @counts.shift while @counts.length >= MOST && !@counts.key?(key)
-              @counts[key] ||= Count
-                .new(state: "running", done: 0, total: rules, tried: 0, noticed: 0, slipping: [], harmless: [])
-                .tap { |count| begin_beside(count, asked) }
+            Store::Shared.exclusively do
+              known(key) || @mutex.synchronize do
+                @counts.shift while @counts.length >= MOST
+                @counts[key] = Count
+                  .new(state: "running", done: 0, total: rules, tried: 0, noticed: 0, slipping: [], harmless: [])
+                  .tap { |count| tell(key, count) && begin_beside(key, count, asked) }
+              end
             end
           end
 
@@ -48,17 +61,33 @@ module UpTack
           def join(seconds = 120) = @threads.all? { |thread| thread.join(seconds) }
 
           # What is asked for after this is counted again.
-          def forget = @mutex.synchronize { @counts.clear }
+          def forget
+            @mutex.synchronize { @counts.clear }
+            Store::Shared.all(TOLD).each_key { |name| Store::Shared.delete(name) }
+          end
 
           private
 
-          def begin_beside(count, asked)
+          def told_as(key) = "#{TOLD}#{Digest::SHA256.hexdigest(JSON.generate(key))}"
+
+          # Once it is counted it stays known without this process.
+          def tell(key, count)
+            Store::Shared.write(told_as(key), count.as_json, own: count.state == "running", seconds: KEPT)
+            true
+          end
+
+          def begin_beside(key, count, asked)
             @threads = @threads.select(&:alive?)
             @threads << Thread.new do
-              ask(asked) { |line| line.key?("record") ? record(count, line) : rule(count, line) }
-              count.state = (count.done == count.total) ? "ready" : "failed"
+              ask(asked) do |line|
+                line.key?("record") ? record(count, line) : rule(count, line)
+                tell(key, count)
+              end
+              count.state = "failed" unless count.done == count.total
             rescue SystemCallError, JSON::ParserError, IOError
               count.state = "failed"
+            ensure
+              tell(key, count)
             end
           end
 

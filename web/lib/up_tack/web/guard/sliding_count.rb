@@ -9,18 +9,17 @@ module UpTack
         # Moments remembered under one name; more are never asked for.
         MOST = 100
 
-        # @param cache [Proc] gives the ActiveSupport::Cache::Store
+        # @param cache [Proc] gives the SharedStore
         # @param period [Integer] in seconds
         def initialize(period, &cache)
           @period = period
           @cache = cache
-          @mutex = Mutex.new
         end
 
         # @param name [String]
         # @return [Integer] how often, this time included
         def add(name, now = Time.now)
-          @mutex.synchronize do
+          @cache.call.exclusively do
             moments = [*recent(name, now), now.to_f].last(MOST)
             @cache.call.write(name, moments, expires_in: @period)
             moments.length

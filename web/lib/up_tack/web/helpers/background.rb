@@ -47,6 +47,8 @@ module UpTack
           raise job.error if job.error
 
           ended(job.result, present, status)
+        rescue Jobs::Elsewhere => e
+          looked_at_elsewhere(e.id)
         end
 
         # The same in a process of its own.
@@ -59,6 +61,17 @@ module UpTack
           end
         end
 
+        # Waits for what it gives; others who have to wait meanwhile are told why.
+        # @param words [String] see Jobs.start
+        # @yield
+        def telling_others(words, &work)
+          job = Jobs.start(owner: person.id, words: words) { work.call }
+          job.wait(nil)
+          raise job.error if job.error
+
+          job.result
+        end
+
         # @param key [String, nil] of a table; nil where the block finds it
         # @yield [Core::Design::Project] the changed design, where the key follows from that
         # @return [Proc] tells the table as it is after a change
@@ -68,6 +81,16 @@ module UpTack
           end
 
         private
+
+        # The same job as whoever began it looks at, in its process.
+        def looked_at_elsewhere(id)
+          asked = env.merge("REQUEST_METHOD" => "GET", "PATH_INFO" => "/api/jobs/#{id}", "rack.input" => StringIO.new)
+          code, fields, body = Neighbours.ask(Jobs.process(id), asked)
+          raise Store::NotFound, Core::Messages["common.there_is_no_such_job"] unless code
+
+          content_type fields["content-type"]
+          halt((code == 200) ? 202 : code, body)
+        end
 
         def ended(result, present, status)
           workspace.renew

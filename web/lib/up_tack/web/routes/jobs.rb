@@ -24,7 +24,7 @@ module UpTack
           app.get("/api/work") do
             batches = UseCases::Maintenance::Writing.new(workspace).call.map(&:to_h)
             jobs = UpTack::Jobs.waited_for.map do |job|
-              {words: job.words, percent: job.percent, seconds: job.seconds_left}
+              {words: job["words"], percent: job["percent"], seconds: job["left"]}
             end
             json({work: jobs + batches})
           end

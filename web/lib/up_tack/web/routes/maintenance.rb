@@ -31,7 +31,10 @@ module UpTack
           end
 
           app.post("/api/backups/:name/restore") do
-            before = backups.restore(params[:name])
+            words = Core::Messages["maintenance.writing.restores", whom: person.name]
+            before = telling_others(words) do
+              Work.call("restore", {name: params[:name]}, person: person, progress: Progress.none)
+            end
             Proving.wake
             json({before: before})
           end
