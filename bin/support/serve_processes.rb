@@ -65,7 +65,8 @@ class ServeProcesses
   def configuration
     settings = @settings
     serving = self
-    application = settings.path.empty? ? UpTack::Web::Application : Rack::URLMap.new(settings.path => UpTack::Web::Application)
+    application = UpTack::Web::Application
+    application = Rack::URLMap.new(settings.path => application) unless settings.path.empty?
     Puma::Configuration.new do |config|
       config.bind "tcp://#{settings.host.include?(":") ? "[#{settings.host}]" : settings.host}:#{settings.port}"
       config.threads(*THREADS)

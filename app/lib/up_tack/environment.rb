@@ -85,7 +85,9 @@ module UpTack
     def folder = File.expand_path(self["UP_TACK_DATA"], beside("UP_TACK_DATA"))
 
     # @return [String, nil] the folder on another disk to which backups are copied
-    def second_folder = self["UP_TACK_BACKUPS"].then { |text| text.empty? ? nil : File.expand_path(text, caller_folder) }
+    def second_folder
+      self["UP_TACK_BACKUPS"].then { |text| text.empty? ? nil : File.expand_path(text, caller_folder) }
+    end
 
     # @return [Boolean] whether other machines reach it
     def open? = !LOOPBACK.include?(host)

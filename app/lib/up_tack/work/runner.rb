@@ -14,7 +14,7 @@ module UpTack
 
         def initialize(&tell)
           @told_at = 0
-          super() do
+          super do
             if done.zero? || now - @told_at > EVERY
               @told_at = now
               tell.call(:at, field, done, total)

@@ -39,7 +39,9 @@ module UpTack
 
         class << self
           # @return [Count, nil]
-          def known(key) = @mutex.synchronize { @counts[key] } || Store::Shared[told_as(key)]&.then { |told| Count.from(told) }
+          def known(key)
+            @mutex.synchronize { @counts[key] } || Store::Shared[told_as(key)]&.then { |told| Count.from(told) }
+          end
 
           # @param rules [Integer] how many the table has
           # @param asked [Hash] what the process is told
