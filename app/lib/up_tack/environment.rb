@@ -8,51 +8,92 @@ module UpTack
   # when nobody sets it, and what is wrong with what somebody has set.
   class Environment
     # name:: of the variable; usual:: its value where it is not set; secret:: whether its value is shown to nobody
-    # check:: gives the key of what is wrong with a text, nil where nothing is
-    Setting = Struct.new(:name, :usual, :secret, :check, keyword_init: true) do
-      # @return [String] a sentence
-      def what = Core::Messages["environment.what.#{name.downcase}"]
-    end
+    # check:: gives what is wrong with its text, a sentence, nil where nothing is
+    Setting = Struct.new(:name, :usual, :description, :secret, :check, keyword_init: true)
     # A setting as it is: value:: as it is shown; set:: whether somebody has set it
-    Shown = Struct.new(:name, :value, :set, :what, keyword_init: true)
+    Shown = Struct.new(:name, :value, :set, :description, keyword_init: true)
 
     LOOPBACK = %w[127.0.0.1 localhost ::1].freeze
     # Processes at most that answer.
     MOST = 64
     SHORTEST_TOKEN = 16
 
-    list = ->(text) { text.split(",").map(&:strip).reject(&:empty?) }
     networks = ->(text) do
-      list.call(text).each { |each| IPAddr.new(each) }
+      text.split(",").map(&:strip).reject(&:empty?).each { |each| IPAddr.new(each) }
       nil
     rescue IPAddr::Error
-      "networks"
+      Core::Messages["environment.networks", given: text]
     end
-    between = ->(range) { ->(text) { "number" unless text.match?(/\A\d{1,5}\z/) && range.cover?(text.to_i) } }
-    one_of = ->(*texts) { ->(text) { "one_of" unless texts.include?(text) } }
+    between = ->(name, range) do
+      ->(text) do
+        next if text.match?(/\A\d{1,5}\z/) && range.cover?(text.to_i)
+
+        Core::Messages["environment.number", name: name, least: range.first, most: range.last, given: text]
+      end
+    end
+    one_of = ->(name, *texts) do
+      ->(text) do
+        unless texts.include?(text)
+          Core::Messages["environment.one_of", name: name, words: texts.join(", "),
+            given: text]
+        end
+      end
+    end
+    long = ->(name, least) do
+      ->(text) do
+        text.length.between?(1, least - 1) ? Core::Messages["environment.short", name: name, least: least] : nil
+      end
+    end
+    path = ->(text) do
+      text.match?(%r{\A(/[\w.~-]+)*\z}) ? nil : Core::Messages["environment.path", given: text]
+    end
 
     SETTINGS = [
-      Setting.new(name: "HOST", usual: "127.0.0.1"),
-      Setting.new(name: "PORT", usual: "4567", check: between.call(1..65_535)),
-      Setting.new(name: "WEB_CONCURRENCY", usual: Etc.nprocessors.to_s, check: between.call(0..MOST)),
-      Setting.new(name: "UP_TACK_DATA", usual: "data"),
-      Setting.new(name: "UP_TACK_BACKUPS", usual: ""),
-      Setting.new(name: "UP_TACK_HOSTS", usual: ""),
-      Setting.new(name: "UP_TACK_PROXIES", usual: "", check: networks),
-      Setting.new(name: "UP_TACK_PATH", usual: "", check: ->(text) { "path" unless text.match?(%r{\A(/[\w.~-]+)*\z}) }),
-      Setting.new(name: "UP_TACK_KEY", usual: "", secret: true,
-        check: ->(text) { "short" unless text.empty? || text.length >= Store::LogKey::SHORTEST }),
-      Setting.new(name: "UP_TACK_METRICS", usual: "", secret: true,
-        check: ->(text) { "short" unless text.empty? || text.length >= SHORTEST_TOKEN }),
-      Setting.new(name: "UP_TACK_LOG", usual: "text", check: one_of.call("text", "json")),
-      Setting.new(name: "UP_TACK_LOG_LEVEL", usual: "warn", check: one_of.call(*Log::LEVELS))
+      Setting.new(
+        name: "HOST", usual: "127.0.0.1",
+        description: "The address at which it listens. 127.0.0.1 is for this machine alone."
+      ),
+      Setting.new(
+        name: "PORT", usual: "4567", check: between["PORT", 1..65_535], description: "The port at which it listens."
+      ),
+      Setting.new(
+        name: "WEB_CONCURRENCY", usual: Etc.nprocessors.to_s, check: between["WEB_CONCURRENCY", 0..MOST],
+        description: "Processes that answer, usually one for each core. 0 or 1 is one process for everything."
+      ),
+      Setting.new(name: "UP_TACK_DATA", usual: "data", description: "The folder of the database."),
+      Setting.new(
+        name: "UP_TACK_BACKUPS", usual: "",
+        description: "A second folder for backups, on another disk. Each backup is copied there."
+      ),
+      Setting.new(
+        name: "UP_TACK_HOSTS", usual: "",
+        description: "Names under which other machines reach it, separated by commas."
+      ),
+      Setting.new(
+        name: "UP_TACK_PROXIES", usual: "", check: networks,
+        description: "Addresses or networks of proxies in front of it, separated by commas."
+      ),
+      Setting.new(
+        name: "UP_TACK_PATH", usual: "", check: path,
+        description: "The path under which a proxy serves it, such as /tack."
+      ),
+      Setting.new(
+        name: "UP_TACK_KEY", usual: "", secret: true, check: long["UP_TACK_KEY", Store::LogKey::SHORTEST],
+        description: "The key by which the change log is sealed. Otherwise it lies in a file beside the database."
+      ),
+      Setting.new(
+        name: "UP_TACK_METRICS", usual: "", secret: true, check: long["UP_TACK_METRICS", SHORTEST_TOKEN],
+        description: "The token with which /metrics is read. Otherwise only this machine can read it."
+      ),
+      Setting.new(
+        name: "UP_TACK_LOG", usual: "text", check: one_of["UP_TACK_LOG", "text", "json"],
+        description: "How the program's own log is written: text or json."
+      ),
+      Setting.new(
+        name: "UP_TACK_LOG_LEVEL", usual: "warn", check: one_of["UP_TACK_LOG_LEVEL", *Log::LEVELS],
+        description: "From which level on it is written: debug, info, warn or error."
+      )
     ].freeze
-    # What a problem tells besides the name and the value.
-    PARTS = {
-      "PORT" => {least: 1, most: 65_535}, "WEB_CONCURRENCY" => {least: 0, most: MOST},
-      "UP_TACK_LOG" => {words: "text, json"}, "UP_TACK_LOG_LEVEL" => {words: Log::LEVELS.join(", ")},
-      "UP_TACK_KEY" => {least: Store::LogKey::SHORTEST}, "UP_TACK_METRICS" => {least: SHORTEST_TOKEN}
-    }.freeze
 
     # @param env [Hash{String=>String}]
     def initialize(env = ENV)
@@ -64,14 +105,14 @@ module UpTack
     def [](name) = set?(name) ? @env[name].to_s : SETTINGS.find { |each| each.name == name }.usual
 
     # @return [Array<String>] what is wrong, a sentence each
-    def problems = [*SETTINGS.filter_map { |setting| problem(setting) }, *unnamed]
+    def problems = [*SETTINGS.filter_map { |setting| setting.check&.call(self[setting.name]) }, *unnamed]
 
     # @return [Array<Shown>]
     def all
       SETTINGS.map do |setting|
         value = self[setting.name]
         value = Core::Messages["environment.is_secret"] if setting.secret && !value.empty?
-        Shown.new(name: setting.name, value: value, set: set?(setting.name), what: setting.what)
+        Shown.new(name: setting.name, value: value, set: set?(setting.name), description: setting.description)
       end
     end
 
@@ -104,16 +145,8 @@ module UpTack
     def beside(name) = set?(name) ? caller_folder : Installation::ROOT
     def caller_folder = @env.fetch("UP_TACK_CALLER_DIR", Dir.pwd)
 
-    def problem(setting)
-      text = self[setting.name]
-      key = setting.check&.call(text) or return
-      Core::Messages[
-        "environment.wrong.#{key}", name: setting.name, given: setting.secret ? "" : text, **PARTS[setting.name].to_h
-      ]
-    end
-
     def unnamed
-      (open? && hosts.empty?) ? [Core::Messages["environment.wrong.unnamed", host: host]] : []
+      (open? && hosts.empty?) ? [Core::Messages["environment.unnamed", host: host]] : []
     end
   end
 end
