@@ -22,7 +22,7 @@ module UpTack
 
       def initialize(id)
         @id = id
-        super("Job #{id} goes on in another process.")
+        super
       end
     end
 

@@ -7,6 +7,10 @@ module UpTack
     # @return [Store::Person] whoever acts
     attr_reader :person
 
+    # This process forgets what others have made past.
+    # @return [void]
+    def self.follow = Store::Generation.follow
+
     # @param person [Store::Person]
     # @param clock [Clock, nil] a pretend one; the machine's otherwise
     # @param apart [Boolean] whether the work has this process for itself, and may write in portions

@@ -31,7 +31,7 @@ module UpTack
 
       def restore(from)
         before = nil
-        Store::Restoring.new(name: File.basename(from)).call(from) do
+        Store::Restoring.new(name: File.basename(from), unfinished: Services::Rollback.method(:left)).call(from) do
           before = yield
           before ? File.basename(before) : "no copy, since nothing was there"
         end

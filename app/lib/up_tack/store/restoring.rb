@@ -14,9 +14,12 @@ module UpTack
       STAY = {"up_tack_people" => "id", "up_tack_name_keys" => "person_id", "up_tack_tokens" => "id"}.freeze
 
       # @param name [String] of the backup
+      # @param unfinished [Proc] undoes changes that the backup has by half: it may have been made while many records
+      #   were being written
       # @param person [Person, nil] who restores
-      def initialize(name:, person: nil, now: Time.now.utc)
+      def initialize(name:, unfinished:, person: nil, now: Time.now.utc)
         @name = name
+        @unfinished = unfinished
         @person = person
         @now = now
       end
@@ -51,8 +54,7 @@ module UpTack
       # Nobody waits for that, however old the backup is.
       def bring_up_to_date
         Database.write { Database.prepare }
-        # It may have been made while many records were being written.
-        Services::Rollback.left
+        @unfinished.call
         Database.close
       end
 

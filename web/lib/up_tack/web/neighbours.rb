@@ -11,7 +11,7 @@ module UpTack
       # Parts of a request that are handed on.
       PARTS = /\A(HTTP_\w+|REQUEST_METHOD|PATH_INFO|QUERY_STRING|SCRIPT_NAME|CONTENT_\w+|SERVER_\w+|REMOTE_ADDR)\z/
       SCHEME = "rack.url_scheme"
-      # Told to whoever gets one: that it was handed on.
+      # Told to whoever gets one: that it was handed on, and is not to be once more.
       HANDED_ON = "up_tack.handed_on"
 
       class << self
@@ -34,7 +34,7 @@ module UpTack
 
           UNIXSocket.open(place(process)) do |line|
             parts = env.select { |name, value| value.is_a?(String) && (name == SCHEME || PARTS.match?(name)) }
-            Wire.hand([parts, env["rack.input"]&.read.to_s], line)
+            Wire.hand([parts.merge(HANDED_ON => true), env["rack.input"]&.read.to_s], line)
             Wire.receive(line)
           end
         rescue SystemCallError, EOFError
@@ -51,9 +51,7 @@ module UpTack
 
         def serve(line, app)
           parts, body = Wire.receive(line)
-          status, headers, answer = app.call(
-            {"rack.input" => StringIO.new(body), "rack.errors" => $stderr, HANDED_ON => true}.merge(parts)
-          )
+          status, headers, answer = app.call(parts.merge("rack.input" => StringIO.new(body), "rack.errors" => $stderr))
           Wire.hand([status, headers.to_h, [text(answer)]], line)
         rescue EOFError, SystemCallError
           nil

@@ -89,7 +89,9 @@ module UpTack
         # @raise [Store::Backups::Unsound, Store::RunningBatch::Busy]
         def restore_file(path)
           Store::Backups.check(path)
-          Store::Restoring.new(name: File.basename(path), person: @person, now: @clock.now).call(path) do
+          restoring = Store::Restoring
+            .new(name: File.basename(path), unfinished: Services::Rollback.method(:left), person: @person, now: @clock.now)
+          restoring.call(path) do
             File.basename(@store.make("restore", now: @clock.now))
           end
         end

@@ -18,7 +18,7 @@ module UpTack
 
         # Where the database can't be asked, whoever answers says so.
         def follow
-          Store::Generation.follow
+          Workspace.follow
         rescue ActiveRecord::ActiveRecordError, SQLite3::Exception
           nil
         end

@@ -38,7 +38,7 @@ module UpTack
 
         # Prepares the middleware, which looks at addresses.
         def prepare
-          Rack::Attack.cache.store = SharedStore.new
+          Rack::Attack.cache.store = UseCases::People::Attempts.new
           Rack::Attack.throttle("passwords by address", limit: FROM_ADDRESS, period: 60) do |request|
             request.ip if !request.get? && ASKED.match?(request.path)
           end

@@ -9,7 +9,7 @@ module UpTack
         # Moments remembered under one name; more are never asked for.
         MOST = 100
 
-        # @param cache [Proc] gives the SharedStore
+        # @param cache [Proc] gives the UseCases::People::Attempts
         # @param period [Integer] in seconds
         def initialize(period, &cache)
           @period = period

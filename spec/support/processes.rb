@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require "json"
+require "net/http"
+require "socket"
+require "tmpdir"
+
+# A server of several processes in a folder of its own, as bin/start runs it, each of which can be asked by itself.
+class Processes
+  SCRIPT = UpTack::Installation.path("bin", "support", "serve.rb")
+
+  # What one of them answered. data:: from JSON, nil where it was none
+  Answer = Struct.new(:status, :headers, :data)
+
+  # Somebody signed in, who may ask any of them.
+  class Visitor
+    # @param processes [Processes]
+    # @param person [Integer] number of one of the demo's people
+    def initialize(processes, person)
+      @processes = processes
+      answer = ask("POST", "/api/session/demo", {person_id: person})
+      @cookie = answer.headers["set-cookie"].then { |set| Array(set).flat_map { |each| each.split("\n") } }
+        .map { |each| each.split(";").first }.join("; ")
+      @key = answer.data["write_key"]
+    end
+
+    # @param of [Integer, nil] number of the process; nil for any
+    # @return [Answer]
+    def ask(method, path, body = nil, of: nil, headers: {})
+      own = {"HTTP_COOKIE" => @cookie, "HTTP_X_WRITE_KEY" => @key}.compact
+      @processes.ask(of || @processes.numbers.sample, method, path, body, own.merge(headers))
+    end
+
+    # @return [Integer] status of what is answered at the port, by whichever process has it
+    def fetch(path)
+      Net::HTTP.get_response(URI("http://127.0.0.1:#{@processes.port}#{path}"), {"cookie" => @cookie}).code.to_i
+    end
+  end
+
+  attr_reader :folder, :port, :master
+
+  # @param database [String] that is copied
+  def initialize(database, processes: 2)
+    @folder = Dir.mktmpdir("up_tack_served")
+    FileUtils.cp(database, File.join(@folder, "up_tack.sqlite3"))
+    FileUtils.cp(UpTack::Store::LogKey.file(database), @folder)
+    @port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+    @processes = processes
+    start
+  end
+
+  # @return [void]
+  def start(**environment)
+    reader, writer = IO.pipe
+    variables = {
+      "UP_TACK_DATA" => @folder, "PORT" => @port.to_s, "WEB_CONCURRENCY" => @processes.to_s, "TMPDIR" => @folder
+    }
+    @master = Process.spawn(variables.merge(environment.transform_keys(&:to_s)), RbConfig.ruby, "-rbundler/setup",
+      SCRIPT, out: writer, err: File.join(@folder, "errors.log"))
+    writer.close
+    @said = reader.each_line.take_while { |line| !line.include?("Up Tack runs at") }
+  end
+
+  # @return [String] what it said before it was ready
+  def said = @said.join
+
+  # @return [Array<Integer>] numbers of the processes that answer
+  def numbers
+    Dir[File.join(@folder, "up_tack_processes*", "*")]
+      .map { |path| File.basename(path).to_i }
+      .select { |number| UpTack::Store::PrivateCopy.alive?(number) }
+  end
+
+  # @return [Integer] seconds that it took to end
+  def stop(signal = "TERM")
+    begun = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    Process.kill(signal, @master)
+    Process.wait(@master)
+    Process.clock_gettime(Process::CLOCK_MONOTONIC) - begun
+  rescue Errno::ESRCH, Errno::ECHILD
+    0
+  end
+
+  # @return [void]
+  def drop
+    stop
+    FileUtils.rm_rf(@folder)
+  end
+
+  # @return [Answer]
+  def ask(process, method, path, body = nil, headers = {})
+    place, question = path.split("?", 2)
+    parts = {
+      "REQUEST_METHOD" => method, "PATH_INFO" => place, "QUERY_STRING" => question.to_s, "SCRIPT_NAME" => "",
+      "HTTP_HOST" => "localhost", "SERVER_NAME" => "localhost", "SERVER_PORT" => @port.to_s,
+      "REMOTE_ADDR" => "127.0.0.1", "rack.url_scheme" => "http", "CONTENT_TYPE" => "application/json"
+    }
+    UNIXSocket.open(Dir[File.join(@folder, "up_tack_processes*", process.to_s)].first) do |line|
+      UpTack::Wire.hand([parts.merge(headers), body.is_a?(String) ? body : body.to_json], line)
+      status, fields, text = UpTack::Wire.receive(line)
+      json = fields["content-type"].to_s.include?("json")
+      Answer.new(status, fields, json ? JSON.parse(text.first) : text.first)
+    end
+  end
+end
