@@ -74,7 +74,9 @@ RSpec.describe "Several processes" do
     key = {"HTTP_IDEMPOTENCY_KEY" => "sent twice"}
     answers =
       pair.map { |process|
-        Thread.new { clerk.ask("POST", "/api/tables/clays/records", {typed: {name: "Once"}}, of: process, headers: key) }
+        Thread.new {
+          clerk.ask("POST", "/api/tables/clays/records", {typed: {name: "Once"}}, of: process, headers: key)
+        }
       }.map(&:value)
     expect(answers.map { |each| good(each)["id"] }.uniq.length).to eq(1)
   end

@@ -131,7 +131,7 @@ RSpec.describe "bin/start" do
         /\AUp Tack: HOST=0.0.0.0 gives other machines access\. Set the names .* UP_TACK_HOSTS/,
       {UP_TACK_PROXIES: "nowhere", PORT: free_port.to_s} => /\AUp Tack: UP_TACK_PROXIES must be addresses/,
       {UP_TACK_KEY: "short", PORT: free_port.to_s} =>
-        /\AUp Tack: UP_TACK_KEY or .* can't be used: A key needs at least 32 characters/,
+        /\AUp Tack: UP_TACK_KEY must have at least 32 characters/,
       {HOST: "203.0.113.9", UP_TACK_HOSTS: "tack.example", PORT: free_port.to_s} =>
         /\AUp Tack: This machine has no address/,
       {UP_TACK_DATA: blocked, PORT: free_port.to_s} => /\AUp Tack: The folder .* is not writable/,

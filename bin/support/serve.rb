@@ -8,8 +8,7 @@ STARTED = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 File.umask(0o077)
 
 require_relative "serve_folder"
-require_relative "../../web/lib/up_tack/web"
-require_relative "serve_processes"
+require_relative "../../app/lib/up_tack/app"
 
 def fail_with(message) = ServeFolder.fail_with(message)
 
@@ -58,6 +57,8 @@ ServeFolder.check_port(settings.host, settings.port)
 LOCK = ServeFolder.lock(settings.folder)
 ServeFolder.start_again_with_demo(path, sure: ARGV.include?("--yes")) if ARGV.include?("--fresh")
 
+require_relative "../../web/lib/up_tack/web"
+require_relative "serve_processes"
 tell_of_hosts(settings)
 open_database(path)
 [UpTack::Core, UpTack::App, UpTack::Web].each { |floor| floor::LOADER.eager_load }

@@ -28,16 +28,15 @@ class ServeProcesses
   # @return [void]
   def run
     UpTack::Web::Neighbours.folder = @neighbours if cluster?
+    UpTack::Web::Metrics.start(cluster? ? Dir.mktmpdir("metrics", @neighbours) : nil)
     UpTack::Store::Shared.clear
     UpTack::Store::Shared.close
     UpTack::Work.start
     launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
     launcher.events.after_booted(&@ready)
-    unless cluster?
-      launcher.events.after_booted { begin_process }
-      # It is told by a signal's handler, in which nobody may wait for a lock.
-      launcher.events.after_stopped { Thread.new { end_process }.join }
-    end
+    launcher.events.after_booted { begin_process } unless cluster?
+    # It is told by a signal's handler, in which nobody may wait for a lock.
+    launcher.events.after_stopped { Thread.new { ended }.join }
     GC.start
     launcher.run
   ensure
@@ -59,6 +58,12 @@ class ServeProcesses
   end
 
   private
+
+  # The process that is asked for work ends once nobody can ask it any more, and is waited for.
+  def ended
+    end_process unless cluster?
+    UpTack::Work.leave
+  end
 
   def cluster? = @settings.processes.positive?
 

@@ -17,6 +17,10 @@ RSpec.describe "Links in the store" do
       ActiveSupport::Notifications.subscribe("sql.active_record") do |*, payload|
         sent << payload[:sql] unless payload[:name] == "SCHEMA"
       end
+    allow(UpTack::Store::Statements).to receive(:run).and_wrap_original do |run, sql, *values|
+      sent << sql
+      run.call(sql, *values)
+    end
     yield
     sent
   ensure

@@ -67,7 +67,7 @@ class Processes
   # @return [Array<Integer>] numbers of the processes that answer
   def numbers
     Dir[File.join(@folder, "up_tack_processes*", "*")]
-      .map { |path| File.basename(path).to_i }
+      .filter_map { |path| File.basename(path)[/\A\d+\z/]&.to_i }
       .select { |number| UpTack::Store::PrivateCopy.alive?(number) }
   end
 

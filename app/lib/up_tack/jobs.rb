@@ -53,7 +53,8 @@ module UpTack
         @report = report
         @progress = Progress.new { tell_now_and_then }
         tell
-        @thread = Thread.new { run(work) }
+        said = Log.tags
+        @thread = Thread.new { Log.within(**said, job: id) { run(work) } }
         @thread.report_on_exception = false
       end
 
@@ -132,6 +133,9 @@ module UpTack
           end
         end
       end
+
+      # @return [Integer] how many go on, in whatever process
+      def going = Store::Shared.all(TOLD).length
 
       # @return [Array<Hash{String=>Object}>] those that others have to wait for, in whatever process: "words",
       #   "percent" and seconds that are "left"

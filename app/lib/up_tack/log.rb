@@ -9,6 +9,9 @@ module UpTack
   module Log
     LEVELS = %w[debug info warn error].freeze
 
+    # Under which a thread keeps what is said with each of its lines.
+    KEY = :up_tack_log_tags
+
     module_function
 
     # Begins to write; before that, and in specs that don't, nothing is written.
@@ -18,6 +21,7 @@ module UpTack
       level = env["UP_TACK_LOG_LEVEL"].to_s
       SemanticLogger.application = "Up Tack"
       SemanticLogger.default_level = LEVELS.include?(level) ? level.to_sym : :warn
+      SemanticLogger.on_log { |line| line.named_tags = line.named_tags.merge(tags) }
       SemanticLogger.add_appender(io: io, formatter: (env["UP_TACK_LOG"] == "json") ? :json : :default)
     end
 
@@ -25,7 +29,22 @@ module UpTack
     # @return [SemanticLogger::Logger]
     def [](name) = SemanticLogger[name]
 
-    # @param id [String] of the request in which all is said that is said in the block
-    def within(id, &) = SemanticLogger.tagged(request: id, &)
+    # @param more [Hash{Symbol=>Object}] what is said with each line of the block, such as the id of a request
+    # @yield
+    def within(**more)
+      before = tags
+      Thread.current[KEY] = before.merge(more)
+      yield
+    ensure
+      Thread.current[KEY] = before
+    end
+
+    # Says it from now on, within the block that goes on.
+    # @return [void]
+    def add(**more) = Thread.current[KEY] = tags.merge(more)
+
+    # @return [Hash{Symbol=>Object}] what is said with each line of this thread: request, job and person by their
+    #   numbers
+    def tags = Thread.current[KEY] || {}
   end
 end

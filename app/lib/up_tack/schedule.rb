@@ -41,7 +41,10 @@ module UpTack
       end
 
       # @return [Boolean] whether it was started and has stopped since; work that takes long counts
-      def stalled? = Store::Shared[LOOKED].then { |looked| !looked.nil? && now - looked > STALLED }
+      def stalled? = age.then { |seconds| !seconds.nil? && seconds > STALLED }
+
+      # @return [Float, nil] seconds since it last looked; nil where it was not started
+      def age = Store::Shared[LOOKED]&.then { |looked| now - looked }
 
       # @return [Boolean] whether it is this process that does it: the lock is released with the process
       def mine?

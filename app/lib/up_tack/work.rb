@@ -9,8 +9,9 @@ module UpTack
   module Work
     # A piece of work. task:: key of TASKS; arguments:: its keyword arguments
     # person:: [number, role] of whoever asks; path:: the database's file; language:: of what is told
+    # tags:: what is said with each line of the log
     # noted:: names of the Store::IdempotentResponse that is noted with what it does, if any
-    Order = Struct.new(:task, :arguments, :person, :path, :language, :noted, keyword_init: true) do
+    Order = Struct.new(:task, :arguments, :person, :path, :language, :tags, :noted, keyword_init: true) do
       # @return [Boolean] whether it leaves nothing behind, and so may do it in a copy of the file
       def tried? = TRIED.fetch(task, NEVER).call(arguments)
 
@@ -98,6 +99,20 @@ module UpTack
       # @return [void]
       def start = @mutex.synchronize { @control ||= spawn }
 
+      # Asks for no more; what goes on comes to its end.
+      # @return [void]
+      def leave
+        @mutex.synchronize do
+          next unless @control
+
+          @control.close
+          @control = nil
+          Process.kill("TERM", @process)
+        end
+      rescue Errno::ESRCH
+        nil # It has noticed by itself.
+      end
+
       # Does it elsewhere, and waits for what comes of it.
       # @param task [String] key of TASKS
       # @param arguments [Hash{Symbol=>Object}]
@@ -108,7 +123,7 @@ module UpTack
       def call(task, arguments, person:, progress:)
         order = Order.new(
           task: task, arguments: arguments, person: [person.id, person.role], path: Store::Database.path,
-          language: Core::Messages.language, noted: Store::Database.note&.names
+          language: Core::Messages.language, tags: Log.tags, noted: Store::Database.note&.names
         )
         io = line
         Wire.hand(order, io)
@@ -138,12 +153,12 @@ module UpTack
 
       def spawn
         own, other = UNIXSocket.pair
-        Process.detach(
+        @process =
           Process.spawn(
             RbConfig.ruby, *Installation::COMPILING, SCRIPT, other.fileno.to_s,
             other => other, :pgroup => true, :in => File::NULL
           )
-        )
+        Process.detach(@process)
         other.close
         own
       end

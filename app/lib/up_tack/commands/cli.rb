@@ -112,13 +112,27 @@ module UpTack
 
       desc "restore [BACKUP]", "Restore a backup; without one, list them"
       long_desc <<~TEXT
-        BACKUP is a path, or a name in the folder of backups. The current database is backed up first. Restart a running
-        server afterwards.
+        BACKUP is a path, or a name in the folder of backups. The current database is backed up first. A
+        running server goes on with what was restored.
 
         Example: uptack restore up_tack-20261123T020000-hand.sqlite3
       TEXT
       option :database, DATABASE
       def restore(backup = nil) = run(Restore, backup: backup)
+
+      desc "upgrade", "Bring a database of an older version up to date, after copying it"
+      long_desc <<~TEXT
+        Starting the server does the same. With --check nothing is done, and the exit status is 1 if something would be.
+
+        Example: uptack upgrade --check
+      TEXT
+      option :database, DATABASE
+      option :check, type: :boolean, desc: "Only say what would be done"
+      def upgrade = run(Upgrade)
+
+      desc "config", "List the settings from the environment and what is wrong with them"
+      long_desc "The exit status is 1 if something is wrong. Secrets are not shown. Example: uptack config"
+      def config = run(Config)
 
       desc "check", "Verify the file, links, change log, calculated values and counters"
       long_desc "The exit status is 1 if a problem was found. Example: uptack check"

@@ -132,8 +132,24 @@ module UpTack
       def write(savepoint: false, soon: false, &block)
         return savepoint ? within(&block) : yield if writing?
 
-        Turn.wanted { WRITING.synchronize { relaxed(soon) { in_transaction(&block) } } }
+        asked = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        Turn.wanted do
+          WRITING.synchronize do
+            relaxed(soon) do
+              in_transaction do
+                told_to_wait(asked)
+                yield
+              end
+            end
+          end
+        end
       end
+
+      # For whoever watches how long it is waited.
+      def told_to_wait(since) =
+        ActiveSupport::Notifications.instrument(
+          "waited.up_tack", seconds: Process.clock_gettime(Process::CLOCK_MONOTONIC) - since
+        )
 
       def in_transaction(&block)
         kept = false

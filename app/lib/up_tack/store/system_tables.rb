@@ -29,6 +29,10 @@ module UpTack
       # @return [Integer] the version that this Up Tack writes
       def latest = @latest ||= Dir.children(FOLDER).map(&:to_i).max
 
+      # @param version [Integer]
+      # @return [Array<String>] names of the migrations that a file of that version lacks
+      def missing(version) = Dir.children(FOLDER).sort.select { |name| name.to_i > version }.map { |name| name[/\A\w+/] }
+
       # @param database [SQLite3::Database] of any file
       # @return [Integer, nil] the version that wrote it, nil for a file that is none of Up Tack
       def version(database)
@@ -41,13 +45,17 @@ module UpTack
 
       # @param path [String] of any file, or of none
       # @return [Boolean] whether it is one of Up Tack that lacks tables of this version
-      def older?(path)
-        return false unless File.size?(path)
+      def older?(path) = !(found = version_at(path)).nil? && found < latest
+
+      # @param path [String] of any file, or of none
+      # @return [Integer, nil] the version that wrote it; nil for one that is none of Up Tack, or can't be read
+      def version_at(path)
+        return unless File.size?(path)
 
         database = SQLite3::Database.new(path, readonly: true)
-        version(database)&.< latest
+        version(database)
       rescue SQLite3::Exception
-        false # Whoever opens it is told what is wrong with it.
+        nil # Whoever opens it is told what is wrong with it.
       ensure
         database&.close
       end

@@ -40,7 +40,7 @@ module UpTack
         @progress = Told.new { |*message| tell(*message) }
         Thread.new { listen }
         Process.setpriority(Process::PRIO_PROCESS, 0, NICE) if @order.patient?
-        @order.tried? ? on_copy { work } : in_file { work }
+        Log.within(**@order.tags) { @order.tried? ? on_copy { work } : in_file { work } }
       rescue EOFError
         nil # Nobody waits for it.
       end

@@ -111,6 +111,7 @@ module UpTack
             signed_in
             refuse_without_key unless request.get? || request.head?
           end
+          Log.add(person: person.id)
           unless Guard::Access.enough?(person.role, operation.least)
             UseCases::People::SecurityLog.note_refusal(person, operation.id)
             raise Services::NotAllowed,

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "open3"
-
 module UpTack
   module UseCases
     module Maintenance
@@ -9,14 +7,17 @@ module UpTack
       class Readiness
         # Bytes that a disk must have left.
         ROOM = 100 * 1024 * 1024
+        # Times the usual span after which a backup is missed.
+        ALARM = 3
 
         # @param schedule [#stalled?] what is done by the clock
         def initialize(schedule)
           @schedule = schedule
         end
 
-        # @return [Hash{Symbol=>Boolean}] database: (read and written), disk: (has space), schedule: (runs)
-        def call = {database: database?, disk: disk?, schedule: !@schedule.stalled?}
+        # @return [Hash{Symbol=>Boolean}] database: (read and written), disk: (has space), schedule: (runs), backup:
+        #   (one is young enough)
+        def call = {database: database?, disk: disk?, schedule: !@schedule.stalled?, backup: known { backup? }}
 
         private
 
@@ -29,13 +30,22 @@ module UpTack
           false
         end
 
-        # What `df` says, in its portable form (POSIX); where it says nothing, nothing is known to be wrong.
-        def disk?
-          text, status = Open3.capture2("df", "-Pk", File.dirname(Store::Database.path), err: File::NULL)
-          free = status.success? && text.lines.last.to_s.split[3]
-          !free || Integer(free, 10) * 1024 >= ROOM
-        rescue SystemCallError, ArgumentError
+        # Where the database can't be asked, that is what is told.
+        def known
+          yield
+        rescue ActiveRecord::ActiveRecordError, SQLite3::Exception
           true
+        end
+
+        # Where nothing is known, nothing is known to be wrong.
+        def disk? = (free = Disk.free(Store::Database.path)).nil? || free >= ROOM
+
+        def backup?
+          settings = Backups.new(nil).settings
+          return true if settings["every"] == "never"
+
+          latest = Store::Backups.new.all.first&.made_at || Store::Revision.minimum(:made_at)
+          latest.nil? || Time.now.utc - latest < ALARM * Backups::SPANS.fetch(settings["every"])
         end
       end
     end

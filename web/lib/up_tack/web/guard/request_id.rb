@@ -16,16 +16,17 @@ module UpTack
           given = env["HTTP_X_REQUEST_ID"].to_s
           id = given.match?(SOUND) ? given : SecureRandom.uuid
           begun = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-          status, headers, body = Log.within(id) { @app.call(env) }
-          Log.within(id) { note(env, status, begun) }
+          status, headers, body =
+            Log.within(request: id) { @app.call(env).tap { |code, *| note(env, code, begun) } }
           [status, headers.merge("x-request-id" => id), body]
         end
 
         private
 
         def note(env, status, begun)
-          took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - begun) * 1_000).round
-          Log["Request"].info { "#{env["REQUEST_METHOD"]} #{env["PATH_INFO"]} #{status} in #{took} ms" }
+          took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - begun
+          Metrics.note(env, status, took)
+          Log["Request"].info { "#{env["REQUEST_METHOD"]} #{env["PATH_INFO"]} #{status} in #{(took * 1_000).round} ms" }
         end
       end
     end
