@@ -11,6 +11,8 @@ const toastStylesFromFile: Plugin = {
 };
 
 export default defineConfig({
+  // Files name one another by where they lie; the page's own names are made whole by the server.
+  base: "./",
   plugins: [guide, toastStylesFromFile, react(), tailwindcss(), compressed],
   build: { chunkSizeWarningLimit: 900, assetsInlineLimit: 0 },
   server: { proxy: { "/api": "http://127.0.0.1:4567" } },

@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from "openapi-fetch";
 import { t } from "../words";
+import { basePath } from "./address";
 import type { components, paths } from "./generated";
 import { revalidated } from "./revalidated";
 import { noticed } from "./waiting";
@@ -107,7 +108,7 @@ const problems: Middleware = {
 };
 
 /** The typed client of the HTTP API. A failed call throws a ProblemError. */
-export const api = createClient<paths>({ fetch: revalidated });
+export const api = createClient<paths>({ baseUrl: basePath, fetch: revalidated });
 api.use(keys, problems, noticed);
 
 /** The data of an answer whose status was a success. */

@@ -1,3 +1,4 @@
+import { address } from "./address";
 import { type Preview, type RuleParts, writeHeaders } from "./client";
 
 /** Tells what a rule would do as it is found out: each line of the answer is a Preview of more records. */
@@ -7,7 +8,7 @@ export async function streamEffect(
   onPreview: (preview: Preview) => void,
   signal: AbortSignal,
 ) {
-  const response = await fetch(`/api/tables/${encodeURIComponent(table)}/rules/effect`, {
+  const response = await fetch(address(`/api/tables/${encodeURIComponent(table)}/rules/effect`), {
     method: "POST",
     headers: writeHeaders(),
     body: JSON.stringify(body),

@@ -1,4 +1,5 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { address } from "./address";
 import { api, data } from "./client";
 import type { components, paths } from "./generated";
 import { awaitJob } from "./jobs";
@@ -41,7 +42,7 @@ export const useHistoryCounts = (question: Question) =>
 export function exportAddress(question: Question, kind: "csv" | "json") {
   const query = new URLSearchParams();
   for (const [name, value] of Object.entries(question)) if (value !== undefined) query.set(name, String(value));
-  return `/api/history/export.${kind}?${query}`;
+  return address(`/api/history/export.${kind}?${query}`);
 }
 
 /** Puts back a value, a record as it was, or a deleted record. */

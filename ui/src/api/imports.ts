@@ -1,3 +1,4 @@
+import { address } from "./address";
 import { api, data, ProblemError, type Table, writeHeaders } from "./client";
 import type { components, operations } from "./generated";
 import { awaitJob } from "./jobs";
@@ -15,7 +16,7 @@ export type Settings = Pick<Wish, "columns" | "match" | "blanks">;
 export const uploadFile = (file: File, onProgress: (share: number) => void) =>
   new Promise<{ id: string; name: string }>((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open("POST", `/api/imports?name=${encodeURIComponent(file.name)}`);
+    request.open("POST", address(`/api/imports?name=${encodeURIComponent(file.name)}`));
     const headers = { ...writeHeaders(), "Content-Type": "application/octet-stream" };
     for (const [name, value] of Object.entries(headers)) request.setRequestHeader(name, value);
     request.upload.onprogress = (event) => event.lengthComputable && onProgress(event.loaded / event.total);
@@ -42,7 +43,7 @@ export const importFile = (table: string, wish: Wish) =>
 
 export const refusedPath = (id: string, options: Options) => {
   const given = Object.entries(options).filter((each): each is [string, string] => Boolean(each[1]));
-  return `/api/imports/${id}/refused?${new URLSearchParams(given)}`;
+  return address(`/api/imports/${id}/refused?${new URLSearchParams(given)}`);
 };
 
 export const makeTable = (

@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Toaster } from "sonner";
+import { basePath } from "../api/address";
 import { ProblemError } from "../api/client";
 import { Loading } from "../components/Loading";
 import { t } from "../words";
@@ -42,42 +43,45 @@ const client = new QueryClient({
   },
 });
 
-const router = createBrowserRouter([
-  {
-    element: <Shell />,
-    errorElement: <FailedPage />,
-    children: [
-      { path: "/", element: <Overview /> },
-      {
-        path: "/t/:table",
-        element: <TableFrame />,
-        children: [
-          { index: true, element: <Navigate to="rules" replace /> },
-          { path: "rules", element: <Board /> },
-          { path: "forms", element: <FormView /> },
-          { path: "forms/design/:form", element: <FormDesigner /> },
-          { path: "forms/:id", element: <FormView /> },
-          { path: "map", element: <MapView /> },
-          { path: "records", element: <Records /> },
-          { path: "import", element: <ImportView /> },
-          { path: "bench", element: <Bench /> },
-          { path: "history", element: <HistoryView /> },
-          { path: "tidy", element: <TidyReview /> },
-        ],
-      },
-      { path: "/import", element: <TableFromFile /> },
-      { path: "/outbox", element: <Outbox /> },
-      { path: "/backups", element: <Maintenance /> },
-      { path: "/api", element: <ApiPage /> },
-      { path: "/people", element: <People /> },
-      { path: "/language", element: <LanguageHelp /> },
-      { path: "/sheet", element: <RuleSheet /> },
-      { path: "/guide", element: <Guide /> },
-      { path: "/guide/:page", element: <Guide /> },
-      { path: "*", element: <MissingPage /> },
-    ],
-  },
-]);
+const router = createBrowserRouter(
+  [
+    {
+      element: <Shell />,
+      errorElement: <FailedPage />,
+      children: [
+        { path: "/", element: <Overview /> },
+        {
+          path: "/t/:table",
+          element: <TableFrame />,
+          children: [
+            { index: true, element: <Navigate to="rules" replace /> },
+            { path: "rules", element: <Board /> },
+            { path: "forms", element: <FormView /> },
+            { path: "forms/design/:form", element: <FormDesigner /> },
+            { path: "forms/:id", element: <FormView /> },
+            { path: "map", element: <MapView /> },
+            { path: "records", element: <Records /> },
+            { path: "import", element: <ImportView /> },
+            { path: "bench", element: <Bench /> },
+            { path: "history", element: <HistoryView /> },
+            { path: "tidy", element: <TidyReview /> },
+          ],
+        },
+        { path: "/import", element: <TableFromFile /> },
+        { path: "/outbox", element: <Outbox /> },
+        { path: "/backups", element: <Maintenance /> },
+        { path: "/api", element: <ApiPage /> },
+        { path: "/people", element: <People /> },
+        { path: "/language", element: <LanguageHelp /> },
+        { path: "/sheet", element: <RuleSheet /> },
+        { path: "/guide", element: <Guide /> },
+        { path: "/guide/:page", element: <Guide /> },
+        { path: "*", element: <MissingPage /> },
+      ],
+    },
+  ],
+  { basename: basePath || "/" },
+);
 
 /** Messages stand above the buttons that save. */
 const FOOT = "calc(var(--save-bar, 0px) + 16px)";

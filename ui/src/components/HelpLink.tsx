@@ -1,4 +1,5 @@
 import { CircleHelp } from "lucide-react";
+import { address } from "../api/address";
 import { t } from "../words";
 
 /**
@@ -8,7 +9,7 @@ import { t } from "../words";
 export function HelpLink({ page }: { page: string }) {
   return (
     <a
-      href={`/guide/${page}`}
+      href={address(`/guide/${page}`)}
       target="_blank"
       rel="noreferrer"
       className="btn btn-ghost btn-sm btn-square max-sm:hidden"

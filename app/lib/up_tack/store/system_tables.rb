@@ -31,7 +31,9 @@ module UpTack
 
       # @param version [Integer]
       # @return [Array<String>] names of the migrations that a file of that version lacks
-      def missing(version) = Dir.children(FOLDER).sort.select { |name| name.to_i > version }.map { |name| name[/\A\w+/] }
+      def missing(version)
+        Dir.children(FOLDER).sort.select { |name| name.to_i > version }.map { |name| name[/\A\w+/] }
+      end
 
       # @param database [SQLite3::Database] of any file
       # @return [Integer, nil] the version that wrote it, nil for a file that is none of Up Tack

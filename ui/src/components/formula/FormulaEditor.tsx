@@ -3,6 +3,7 @@ import { setDiagnostics } from "@codemirror/lint";
 import { EditorView, keymap } from "@codemirror/view";
 import CodeMirror, { type ReactCodeMirrorRef } from "@uiw/react-codemirror";
 import { useEffect, useMemo, useRef, useState } from "react";
+import { address } from "../../api/address";
 import type { Mistake } from "../../api/client";
 import { useFunctions, useNames } from "../../api/queries";
 import { t } from "../../words";
@@ -96,7 +97,7 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
       </div>
       <div className="flex items-baseline gap-3">
         <MistakeLines mistakes={mistakes} />
-        <a href="/language" target="_blank" rel="noreferrer" className="quiet shrink-0 text-xs underline">
+        <a href={address("/language")} target="_blank" rel="noreferrer" className="quiet shrink-0 text-xs underline">
           {t("language.link")}
         </a>
       </div>

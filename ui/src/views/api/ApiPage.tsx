@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { address } from "../../api/address";
 import { type Operation, type Parameter, useApiDocument } from "../../api/tokens";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
@@ -29,7 +30,7 @@ export default function ApiPage() {
       <div className="flex flex-wrap items-baseline gap-3">
         <h1 className="text-2xl">{t("docs.title")}</h1>
         <p className="quiet flex-1 basis-60 text-xs">{t("docs.aim")}</p>
-        <a className="link text-xs" href="/api/openapi.yaml">
+        <a className="link text-xs" href={address("/api/openapi.yaml")}>
           {t("docs.document")}
         </a>
       </div>

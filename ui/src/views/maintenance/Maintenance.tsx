@@ -1,6 +1,7 @@
 import { Download } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
+import { address } from "../../api/address";
 import { SIGNED_OUT } from "../../api/client";
 import {
   type Backup,
@@ -85,7 +86,7 @@ export default function Maintenance() {
                   <td className="px-4 py-1.5 text-right tabular-nums">{sentences.care.megabytes(copy.bytes)}</td>
                   <td className="px-4 py-1.5">
                     <div className="flex justify-end gap-1.5">
-                      <a className="btn btn-ghost btn-xs" href={`/api/backups/${copy.name}`} download>
+                      <a className="btn btn-ghost btn-xs" href={address(`/api/backups/${copy.name}`)} download>
                         <Download size={13} aria-hidden />
                         {t("care.get")}
                       </a>

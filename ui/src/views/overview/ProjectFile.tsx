@@ -2,6 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { Download, FileUp } from "lucide-react";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
+import { address } from "../../api/address";
 import { ProblemError } from "../../api/client";
 import { previewProject, useBringIn } from "../../api/project";
 import { Dialog } from "../../components/Dialog";
@@ -29,7 +30,7 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
     <Dialog title={t("project.title")} onClose={onClose} wide>
       <p className="quiet mb-4">{t("project.aim")}</p>
       <div className="flex flex-wrap gap-2">
-        <a className="btn btn-sm" href="/api/project" download>
+        <a className="btn btn-sm" href={address("/api/project")} download>
           <Download size={14} aria-hidden />
           {t("project.out")}
         </a>
@@ -60,7 +61,7 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
             ["zip", t("exports.package")],
           ] as const
         ).map(([ending, name]) => (
-          <a key={ending} className="btn btn-sm" href={`/api/export.${ending}`} download>
+          <a key={ending} className="btn btn-sm" href={address(`/api/export.${ending}`)} download>
             <Download size={14} aria-hidden />
             {name}
           </a>

@@ -1,4 +1,5 @@
 import { Download } from "lucide-react";
+import { address } from "../../api/address";
 import type { Table } from "../../api/client";
 import type { View } from "../../api/records";
 import { Popover } from "../../components/Popover";
@@ -13,7 +14,7 @@ const FORMATS = ["csv", "xlsx", "json", "jsonl"] as const;
 export function ExportMenu({ table, view, columns, matching }: Props) {
   const path = (format: string, query: Record<string, string>) => {
     const given = new URLSearchParams(Object.entries(query).filter(([, value]) => value !== ""));
-    return `/api/tables/${table.key}/export.${format}${given.size > 0 ? `?${given}` : ""}`;
+    return address(`/api/tables/${table.key}/export.${format}${given.size > 0 ? `?${given}` : ""}`);
   };
   const shown = { ...view, fields: columns.map((column) => column.field.key).join(",") };
   return (
@@ -47,7 +48,12 @@ export function ExportMenu({ table, view, columns, matching }: Props) {
               </div>
             </section>
           ))}
-          <a className="link text-xs" href={`/api/tables/${table.key}/schema.json`} target="_blank" rel="noreferrer">
+          <a
+            className="link text-xs"
+            href={address(`/api/tables/${table.key}/schema.json`)}
+            target="_blank"
+            rel="noreferrer"
+          >
             {t("exports.schema")}
           </a>
           <p className="quiet text-xs">{t("exports.note")}</p>

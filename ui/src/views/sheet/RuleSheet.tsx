@@ -1,5 +1,6 @@
 import { useQueries } from "@tanstack/react-query";
 import { FileText, Printer } from "lucide-react";
+import { address } from "../../api/address";
 import { api, type Covered, data, type ProofLine, type RuleParts, type Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
 import { useSession, useTables } from "../../api/queries";
@@ -34,7 +35,7 @@ export default function RuleSheet() {
         </div>
         <HelpLink page="successors" />
         {may.design && (
-          <a className="btn btn-ghost btn-sm print:hidden" href="/api/sheet.md" download="rule_sheet.md">
+          <a className="btn btn-ghost btn-sm print:hidden" href={address("/api/sheet.md")} download="rule_sheet.md">
             <FileText size={15} aria-hidden />
             {t("sheet.markdown")}
           </a>

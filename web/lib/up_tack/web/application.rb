@@ -88,7 +88,11 @@ module UpTack
           cache_control :no_cache
           content_type :html
           html = File.read(File.join(Helpers::Assets::FOLDER, "index.html")).gsub("__nonce__", nonce)
-          html.sub('lang="en"', %(lang="#{Core::Messages.language}"))
+          html = html.sub('lang="en"', %(lang="#{Core::Messages.language}"))
+          # Whatever page it is, its files lie at the same place; the interface asks from there, too.
+          html
+            .gsub('="./', %(="#{request.script_name}/))
+            .sub('"base-path" content=""', %("base-path" content="#{request.script_name}"))
         end
       end
     end

@@ -70,11 +70,13 @@ module UpTack
         def begin_session(person)
           device = Guard::Devices.called(request.user_agent)
           @signed_in, @token = UseCases::People::Authenticate.begin_session(person, device: device)
-          Guard::Devices.remember(response, request.cookies, person, secure: request.ssl?)
+          Guard::Devices.remember(
+            response, request.cookies, person, secure: request.ssl?, root: request.script_name
+          )
           response.set_cookie(
             Guard::Cookies::NAME,
             value: Guard::Cookies.seal(@token),
-            path: "/",
+            path: whole_path,
             httponly: true,
             same_site: :strict,
             secure: request.ssl?,
@@ -84,8 +86,11 @@ module UpTack
 
         def end_session
           UseCases::People::Authenticate.end_session(Guard::Cookies.open(request.cookies[Guard::Cookies::NAME]))
-          response.delete_cookie(Guard::Cookies::NAME, path: "/")
+          response.delete_cookie(Guard::Cookies::NAME, path: whole_path)
         end
+
+        # @return [String] where all of the application lies
+        def whole_path = "#{request.script_name}/"
 
         # @return [String] what the pages of this session send along when they write
         def write_key = signed_in && Guard::Cookies.write_key(@token)

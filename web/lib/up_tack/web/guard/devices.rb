@@ -15,14 +15,15 @@ module UpTack
 
         # @param cookies [Hash{String=>String}] of the request
         # @param person [Store::Person] who is in now
+        # @param root [String] path under which the application lies
         # @return [void]
-        def remember(response, cookies, person, secure:)
+        def remember(response, cookies, person, secure:, root: "")
           known = known_to(cookies)
           text = Cookies.verifier.generate([person.id, *known].uniq.first(MOST), purpose: :device, expires_in: KEPT)
           response.set_cookie(
             NAME,
             value: text,
-            path: "/api/session",
+            path: "#{root}/api/session",
             httponly: true,
             same_site: :strict,
             secure: secure,
