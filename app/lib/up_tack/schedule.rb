@@ -68,6 +68,12 @@ module UpTack
             due = UseCases::Maintenance::Backups.new(workspace.clock).due?
             Work.call("backup when due", {}, person: workspace.person, progress: Progress.none) if due
           end,
+          "proven restore" => -> do
+            due = UseCases::Maintenance::ProveRestore.due?(workspace.clock.now)
+            Work.call("prove restore", {}, person: workspace.person, progress: Progress.none) if due
+          end,
+          "size" => -> { UseCases::Maintenance::Space.note(workspace.clock) },
+          "what is kept no longer" => -> { UseCases::Maintenance::Ageing.call(workspace.clock) },
           "notices" => -> { UseCases::Maintenance::SendNotices.new(workspace).call },
           "waiting files" => -> { UseCases::Imports::Uploads.forget_old },
           "what processes tell one another" => -> { Store::Shared.sweep }

@@ -66,11 +66,15 @@ module UpTack
       "samples" => ->(workspace, progress, **asked) do
         UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(**asked)
       end,
+      "prove restore" => ->(workspace, _) do
+        UseCases::Maintenance::ProveRestore.new(workspace.clock, person: workspace.person).call
+      end,
       "prove" => ->(_, progress, again:) { UseCases::Proofs::RunAll.new(progress: progress).call(again: again) },
       "restore" => ->(workspace, _, name:) do
         UseCases::Maintenance::Backups.new(workspace.clock, person: workspace.person).restore(name)
       end,
       "roll back" => ->(_, _) { Services::Rollback.left },
+      "space" => ->(workspace, _) { UseCases::Maintenance::Space.new(workspace).call },
       "tidy" => ->(workspace, progress, **asked) do
         UseCases::Tidying::Accept.new(workspace, progress: progress).call(**asked)
       end,
@@ -88,9 +92,9 @@ module UpTack
     }.freeze
 
     # Which of them only read, and so keep nobody from saving however slow they are.
-    READING = ["backup", "backup when due", "calculate ahead", "export", "export of all", "verify"].freeze
+    READING = ["backup", "backup when due", "calculate ahead", "export", "export of all", "space", "verify"].freeze
     # Those that keep what they have found, and are in no hurry with it.
-    PATIENT = ["prove"].freeze
+    PATIENT = ["prove", "prove restore"].freeze
 
     @mutex = Mutex.new
 

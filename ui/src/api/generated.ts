@@ -851,6 +851,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups/prove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Restore the latest backup into a copy that nobody uses, and verify all of it. */
+        post: operations["proveRestore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/space": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What takes space in the database and beside it, and when the disk will be full. */
+        post: operations["measureSpace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/check": {
         parameters: {
             query?: never;
@@ -3403,6 +3437,30 @@ export interface components {
             why: string;
             bytes: number;
         };
+        ProvenRestore: {
+            backup: string;
+            at: string;
+            sound: boolean;
+            message: string | null;
+        };
+        Space: {
+            /** @description The database file. */
+            database: number;
+            /** @description What is not yet written into it. */
+            waiting: number;
+            backups: number;
+            disk_free: number | null;
+            /** @description Bytes that are added a day, with backups; null where nobody knows yet. */
+            daily: number | null;
+            /** @description Days until the disk is full. */
+            days: number | null;
+            parts: {
+                /** @enum {string} */
+                what: "table" | "log" | "design" | "aside" | "answers" | "free" | "rest";
+                label: string | null;
+                bytes: number;
+            }[];
+        };
         FileColumn: {
             column: string;
             /** @description The field to which it seems to belong. */
@@ -3935,6 +3993,15 @@ export interface components {
             content: {
                 "application/json": {
                     backups: components["schemas"]["Backup"][];
+                    /** @description Whether the latest is older than it should be. */
+                    late: boolean;
+                    proven: null | components["schemas"]["ProvenRestore"];
+                    /** @description The second folder, on another disk; null where there is none. */
+                    second: {
+                        folder: string;
+                        latest: string | null;
+                        problem: string | null;
+                    } | null;
                     settings: {
                         /** @enum {string} */
                         every: "never" | "hour" | "day" | "week";
@@ -5521,6 +5588,52 @@ export interface operations {
                     };
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    proveRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What came of it; null where there is no backup. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        proven: null | components["schemas"]["ProvenRestore"];
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    measureSpace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Sizes in bytes, the largest part first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Space"];
+                };
+            };
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };

@@ -6,6 +6,8 @@ import { awaitJob } from "./jobs";
 import { queryKeys } from "./queryKeys";
 
 export type Backup = components["schemas"]["Backup"];
+export type Backups = components["responses"]["Backups"]["content"]["application/json"];
+export type Space = components["schemas"]["Space"];
 export type Schedule = { every: "never" | "hour" | "day" | "week"; hour: number; keep: number; days: number };
 export type Findings = { findings: { what: string; sound: boolean; message: string }[] };
 
@@ -26,4 +28,9 @@ export const deleteBackup = (name: string) => data(api.DELETE("/api/backups/{nam
 export const restoreBackup = (name: string) =>
   confirmed(() => data(api.POST("/api/backups/{name}/restore", { params: { path: { name } } })));
 export const scheduleBackups = (body: Schedule) => data(api.PUT("/api/backups/settings", { body }));
+export const proveRestore = () => awaitJob(api.POST("/api/backups/prove"));
+
+/** It takes a while for a large database. */
+export const useSpace = () =>
+  useQuery({ queryKey: queryKeys.space(), queryFn: () => awaitJob(api.POST("/api/space")), staleTime: 60_000 });
 export const checkUp = () => awaitJob(api.POST("/api/check"));

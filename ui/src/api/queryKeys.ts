@@ -4,6 +4,7 @@ type Part = unknown;
 
 /** The name under which the answer to each question is kept; what it begins with names its kind. */
 export const queryKeys = {
+  space: () => ["space"] as const,
   backups: () => ["backups"] as const,
   choicesPreview: () => ["choices", "foreseen"] as const,
   conventions: () => ["conventions"] as const,

@@ -26,6 +26,7 @@ const Guide = lazy(() => import("../views/guide/Guide"));
 const LanguageHelp = lazy(() => import("../views/help/LanguageHelp"));
 const TidyReview = lazy(() => import("../views/tidy/TidyReview"));
 const Outbox = lazy(() => import("../views/outbox/Outbox"));
+const SpaceUsed = lazy(() => import("../views/maintenance/SpaceUsed"));
 const Maintenance = lazy(() => import("../views/maintenance/Maintenance"));
 const ApiPage = lazy(() => import("../views/api/ApiPage"));
 const People = lazy(() => import("../views/people/People"));
@@ -70,6 +71,7 @@ const router = createBrowserRouter(
         { path: "/import", element: <TableFromFile /> },
         { path: "/outbox", element: <Outbox /> },
         { path: "/backups", element: <Maintenance /> },
+        { path: "/space", element: <SpaceUsed /> },
         { path: "/api", element: <ApiPage /> },
         { path: "/people", element: <People /> },
         { path: "/language", element: <LanguageHelp /> },

@@ -87,6 +87,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   add("command", "c-language", t("language.title"), "/language");
   add("command", "c-api", t("docs.title"), "/api");
   if (may.design) add("command", "c-backups", t("care.title"), "/backups");
+  if (may.design) add("command", "c-space", t("space.title"), "/space");
   if (may.design) add("command", "c-import", t("imports.newTitle"), "/import");
   if (may.design) add("command", "c-people", t("people.title"), "/people");
   if (may.design)

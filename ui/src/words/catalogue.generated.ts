@@ -36,7 +36,49 @@ export interface Gaps {
   "care.checkAim": null;
   "care.sound": null;
   "care.broken": null;
+  "care.gigabytes": { number: Gap };
+  "care.kilobytes": { number: Gap };
   "care.megabytes": { number: Gap };
+  "care.unknown": null;
+  "care.trusted": null;
+  "care.late": null;
+  "care.proven": { when: Gap };
+  "care.provenSound": null;
+  "care.unproven": null;
+  "care.provenAim": null;
+  "care.prove": null;
+  "care.proving": null;
+  "care.second": { folder: Gap; when: Gap };
+  "care.secondEmpty": { folder: Gap };
+  "care.noSecond": null;
+  "space.link": null;
+  "space.title": null;
+  "space.aim": null;
+  "space.database": null;
+  "space.backups": null;
+  "space.free": null;
+  "space.daily": null;
+  "space.full": null;
+  "space.unknown": null;
+  "space.later": null;
+  "space.years": null;
+  "space.inDays": { number: Gap; count: number };
+  "space.parts": null;
+  "space.note": null;
+  "space.what.table": null;
+  "space.what.log": null;
+  "space.what.design": null;
+  "space.what.aside": null;
+  "space.what.answers": null;
+  "space.what.free": null;
+  "space.what.rest": null;
+  "space.explained.table": null;
+  "space.explained.log": null;
+  "space.explained.design": null;
+  "space.explained.aside": null;
+  "space.explained.answers": null;
+  "space.explained.free": null;
+  "space.explained.rest": null;
   "tokens.title": null;
   "tokens.aim": null;
   "tokens.name": null;
@@ -1644,7 +1686,50 @@ export const messages: { [key: string]: string } = {
   "care.checkAim": "Checks the database file, links, change log, calculated values and counters. Makes no changes.",
   "care.sound": "OK",
   "care.broken": "problem found",
+  "care.gigabytes": "%{number} GB",
+  "care.kilobytes": "%{number} kB",
   "care.megabytes": "%{number} MB",
+  "care.unknown": "not known yet",
+  "care.trusted": "Trust in the backups",
+  "care.late": "The latest backup is older than it should be. Back up now, and look at the schedule.",
+  "care.proven": "Last proven restore: %{when}.",
+  "care.provenSound": "The latest backup was restored into a copy and verified. All of it is sound.",
+  "care.unproven": "No restore is proven yet.",
+  "care.provenAim": "Up Tack restores the latest backup into a copy every week and verifies all of it.",
+  "care.prove": "Prove it now",
+  "care.proving": "Restoring a copy…",
+  "care.second": "Each backup is copied to %{folder}. Latest copy: %{when}.",
+  "care.secondEmpty": "Each backup is copied to %{folder}. There is no copy yet.",
+  "care.noSecond": "Backups are on the same disk as the database. Set UP_TACK_BACKUPS to a folder on another disk.",
+  "space.link": "Space",
+  "space.title": "Space",
+  "space.aim": "What takes space in the database and beside it, and when the disk will be full.",
+  "space.database": "Database",
+  "space.backups": "Backups",
+  "space.free": "Free on the disk",
+  "space.daily": "Added a day, about",
+  "space.full": "Disk full",
+  "space.unknown": "not known",
+  "space.later": "known in a week",
+  "space.years": "not for ten years",
+  "space.inDays_one": "in 1 day",
+  "space.inDays_other": "in %{number} days",
+  "space.parts": "In the database",
+  "space.note": "Room of deleted records is used again, or given back to the disk little by little. In a database of an older version, “bin/uptack compact” gives it back.",
+  "space.what.table": "Table",
+  "space.what.log": "Change log",
+  "space.what.design": "Design, its revisions and proofs",
+  "space.what.aside": "Deleted fields and tables",
+  "space.what.answers": "Answers to scripts",
+  "space.what.free": "Room to use again",
+  "space.what.rest": "The rest",
+  "space.explained.table": "Records and indexes of this table",
+  "space.explained.log": "Every change of every record. It is never cut.",
+  "space.explained.design": "Every revision of the design, and what came of the proofs",
+  "space.explained.aside": "Kept for a year, so that you can undo the deletion",
+  "space.explained.answers": "Kept for a day, so that nothing is done twice",
+  "space.explained.free": "What deleted records have left",
+  "space.explained.rest": "People, sessions, counters and settings",
   "tokens.title": "Tokens for scripts",
   "tokens.aim": "A script sends its token as “Authorization: Bearer …” and acts as you, with the token's role, until it expires.",
   "tokens.name": "Purpose",

@@ -6,8 +6,13 @@ const joined = (parts: (string | false | undefined)[], by: string) => parts.filt
 /** Messages that depend on more than one number or state: each chooses among those of the catalogue. */
 export const sentences = {
   care: {
-    megabytes: (bytes: number) =>
-      t("care.megabytes", { number: (bytes / 1_000_000).toLocaleString("en", { maximumFractionDigits: 1 }) }),
+    days: (days: number) =>
+      days > 3_650 ? t("space.years") : t("space.inDays", { count: days, number: days.toLocaleString("en") }),
+    size: (bytes: number) => {
+      const at = (size: number) => ({ number: (bytes / size).toLocaleString("en", { maximumFractionDigits: 1 }) });
+      if (bytes >= 1_000_000_000) return t("care.gigabytes", at(1_000_000_000));
+      return bytes >= 1_000_000 ? t("care.megabytes", at(1_000_000)) : t("care.kilobytes", at(1_000));
+    },
   },
   docs: {
     least: (role: string) => (role === "anyone" ? t("docs.least.anyone") : t("docs.least.role", { role })),

@@ -120,6 +120,11 @@ module UpTack
       option :database, DATABASE
       def restore(backup = nil) = run(Restore, backup: backup)
 
+      desc "compact", "Give back the room in the database that nothing needs any more"
+      long_desc "Whoever saves waits meanwhile. It needs as much room again. Example: uptack compact"
+      option :database, DATABASE
+      def compact = run(Compact)
+
       desc "upgrade", "Bring a database of an older version up to date, after copying it"
       long_desc <<~TEXT
         Starting the server does the same. With --check nothing is done, and the exit status is 1 if something would be.

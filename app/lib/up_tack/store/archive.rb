@@ -57,6 +57,12 @@ module UpTack
         true
       end
 
+      # @return [Array<String>] all of them
+      def all = connection.tables.select { |name| name.match?(/\Aup_tack_aside_\w+_\d+\z/) }
+
+      # @return [void]
+      def drop(name) = connection.drop_table(name)
+
       def names(id)
         prefix = "up_tack_aside_#{id}_"
         connection.tables.select { |name| name.start_with?(prefix) }.sort_by { |name| name.delete_prefix(prefix).to_i }

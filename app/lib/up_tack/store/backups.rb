@@ -27,9 +27,10 @@ module UpTack
       ALL = -1
 
       # @param database [String] path of the database
-      def initialize(database = Database.path)
+      # @param folder [String] where they lie
+      def initialize(database = Database.path, folder: File.join(File.dirname(database), "backups"))
         @database = database
-        @folder = File.join(File.dirname(database), "backups")
+        @folder = folder
       end
 
       # @return [Array<Copy>] the latest first
@@ -70,6 +71,21 @@ module UpTack
         path
       ensure
         ["", "-wal", "-shm", "-journal"].each { |ending| FileUtils.rm_f("#{part}#{ending}") } if part
+      end
+
+      # Takes in a copy that was made elsewhere.
+      # @param path [String]
+      # @return [void]
+      # @raise [SystemCallError]
+      def take(path)
+        FileUtils.mkdir_p(@folder, mode: 0o700)
+        part = File.join(@folder, "#{File.basename(path)}.part")
+        FileUtils.cp(path, part)
+        File.open(part) { |file| file.fsync }
+        File.chmod(0o600, part)
+        File.rename(part, part.delete_suffix(".part"))
+      ensure
+        FileUtils.rm_f(part) if part
       end
 
       # @param name [String]

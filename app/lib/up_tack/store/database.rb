@@ -16,6 +16,9 @@ module UpTack
 
       NOTED = :up_tack_noted
 
+      # Of `PRAGMA auto_vacuum`: room that nothing needs any more can be given back bit by bit.
+      INCREMENTAL = 2
+
       @opening = []
 
       class << self
@@ -45,6 +48,7 @@ module UpTack
       def open(path)
         FileUtils.mkdir_p(File.dirname(path))
         copy = Backups.new(path).make("upgrade") if SystemTables.older?(path)
+        begin_file(path) unless File.size?(path)
         connect(path)
         # For this account alone; what SQLite puts beside it has the same mode.
         connection.raw_connection
@@ -55,6 +59,15 @@ module UpTack
         copy
       ensure
         @preparing = false
+      end
+
+      # What can be chosen only while a file is empty.
+      def begin_file(path)
+        file = SQLite3::Database.new(path)
+        file.execute("PRAGMA auto_vacuum = #{INCREMENTAL}")
+        file.execute("VACUUM")
+      ensure
+        file&.close
       end
 
       # Brings what is in the file up to date.

@@ -32,12 +32,13 @@ module UpTack
       end
 
       # Does something in a copy rather than in the database that is open.
+      # @param of [String] what is copied
       # @yield
       # @raise [Failed]
-      def self.during
+      def self.during(of: Database.path)
         path = Database.path
         Database.close
-        copy = new(path)
+        copy = new(path, of: of)
         begin
           copy.open
           yield Database.path

@@ -1,5 +1,6 @@
 import { Download } from "lucide-react";
 import { useState } from "react";
+import { Link } from "react-router";
 import { toast } from "sonner";
 import { address } from "../../api/address";
 import { SIGNED_OUT } from "../../api/client";
@@ -21,6 +22,8 @@ import { HelpLink } from "../../components/HelpLink";
 import { Loading } from "../../components/Loading";
 import { showMoment } from "../../components/moments";
 import { group, sentences, t } from "../../words";
+import { Mark } from "./Mark";
+import { Trusted } from "./Trusted";
 
 /** A restore ends all sessions. */
 const signedOut = (why: string) => window.dispatchEvent(new CustomEvent(SIGNED_OUT, { detail: why }));
@@ -49,6 +52,9 @@ export default function Maintenance() {
         <h1 className="text-2xl">{t("care.title")}</h1>
         <p className="quiet flex-1 basis-60 text-xs">{t("care.aim")}</p>
         <HelpLink page="backup" />
+        <Link to="/space" className="btn btn-sm">
+          {t("space.link")}
+        </Link>
         <button
           type="button"
           className="btn btn-primary btn-sm"
@@ -83,7 +89,7 @@ export default function Maintenance() {
                     {showMoment(copy.made_at)}
                   </td>
                   <td className="px-4 py-1.5">{copy.why}</td>
-                  <td className="px-4 py-1.5 text-right tabular-nums">{sentences.care.megabytes(copy.bytes)}</td>
+                  <td className="px-4 py-1.5 text-right tabular-nums">{sentences.care.size(copy.bytes)}</td>
                   <td className="px-4 py-1.5">
                     <div className="flex justify-end gap-1.5">
                       <a className="btn btn-ghost btn-xs" href={address(`/api/backups/${copy.name}`)} download>
@@ -108,6 +114,7 @@ export default function Maintenance() {
           </table>
         )}
       </section>
+      <Trusted backups={backups.data} />
       <Scheduled key={JSON.stringify(backups.data.settings)} settings={backups.data.settings} />
       <section className="sheet p-4" aria-label={t("care.check")}>
         <div className="flex flex-wrap items-center gap-3">
@@ -120,12 +127,7 @@ export default function Maintenance() {
           <ul className="mt-3 flex flex-col gap-1.5" aria-live="polite">
             {check.data.findings.map((each) => (
               <li key={each.what} className="flex items-baseline gap-2.5">
-                <span
-                  role="img"
-                  aria-label={each.sound ? t("care.sound") : t("care.broken")}
-                  className={`inline-block size-2.5 shrink-0
-                    ${each.sound ? "rounded-full bg-success" : "rotate-45 bg-error"}`}
-                />
+                <Mark sound={each.sound} />
                 <span className={each.sound ? "" : "text-error"}>{each.message}</span>
               </li>
             ))}

@@ -56,8 +56,10 @@ module UpTack
 
         # What is so at this moment, whichever process is asked.
         def now
-          figures = UseCases::Maintenance::State.new(Schedule).figures.reject { |_, (_, value)| value.nil? }
-          figures.map { |name, (help, value)| "# TYPE #{name} gauge\n# HELP #{name} #{help}\n#{name} #{value}\n" }.join
+          figures = UseCases::Maintenance::State.new(Schedule).figures.reject { |_, figure| figure[:value].nil? }
+          figures.map { |name, figure|
+            "# TYPE #{name} gauge\n# HELP #{name} #{figure[:help]}\n#{name} #{figure[:value]}\n"
+          }.join
         end
       end
 
@@ -67,12 +69,9 @@ module UpTack
 
         def initialize
           @registry = Prometheus::Client::Registry.new
-          @requests = @registry.counter(:up_tack_requests_total, docstring: "Requests answered.",
-            labels: %i[kind status])
-          @seconds = @registry.histogram(:up_tack_request_seconds, docstring: "Seconds until an answer.",
-            labels: %i[kind], buckets: BUCKETS)
-          @waits = @registry.histogram(:up_tack_write_wait_seconds,
-            docstring: "Seconds for which whoever writes waits for others.", buckets: BUCKETS)
+          @requests = counter(:up_tack_requests_total, help: "Requests answered.", labels: %i[kind status])
+          @seconds = histogram(:up_tack_request_seconds, help: "Seconds until an answer.", labels: %i[kind])
+          @waits = histogram(:up_tack_write_wait_seconds, help: "Seconds for which whoever writes waits for others.")
         end
 
         def answered(kind, status, seconds)
@@ -81,6 +80,13 @@ module UpTack
         end
 
         def waited(seconds) = @waits.observe(seconds)
+
+        private
+
+        def counter(name, help:, labels:) = @registry.counter(name, docstring: help, labels: labels)
+
+        def histogram(name, help:, labels: []) =
+          @registry.histogram(name, docstring: help, labels: labels, buckets: BUCKETS)
       end
     end
   end

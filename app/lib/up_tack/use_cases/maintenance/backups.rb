@@ -8,6 +8,8 @@ module UpTack
       class Backups
         EVERY = %w[never hour day week].freeze
         USUAL = {"every" => "day", "hour" => 2, "keep" => 30, "days" => 90}.freeze
+        # Times the usual span after which a backup is missed.
+        ALARM = 3
         SPANS = {"hour" => 3_600, "day" => 86_400, "week" => 604_800}.freeze
 
         # @param clock [#now] and #local, of the firm
@@ -51,10 +53,21 @@ module UpTack
         # @return [Store::Backups::Copy]
         # @raise [Store::Backups::Unsound]
         def make(why = "hand")
-          name = File.basename(@store.make(why, now: @clock.now))
+          path = @store.make(why, now: @clock.now)
+          name = File.basename(path)
           note("backup_made", name, "why" => Store::Backups::WHYS[why])
-          @store.prune(keep: settings["keep"], days: settings["days"], now: @clock.now)
+          limits = settings.slice("keep", "days").transform_keys(&:to_sym)
+          @store.prune(**limits, now: @clock.now)
+          SecondCopy.new.add(path, limits, now: @clock.now)
           @store.all.find { |each| each.name == name }
+        end
+
+        # @return [Boolean] whether the latest is older than it should be
+        def late?
+          return false if settings["every"] == "never"
+
+          latest = all.first&.made_at || Store::Revision.minimum(:made_at)
+          !latest.nil? && @clock.now - latest > ALARM * SPANS.fetch(settings["every"])
         end
 
         # @return [Boolean] whether the schedule wants one now
@@ -89,9 +102,9 @@ module UpTack
         # @raise [Store::Backups::Unsound, Store::RunningBatch::Busy]
         def restore_file(path)
           Store::Backups.check(path)
-          restoring = Store::Restoring
-            .new(name: File.basename(path), unfinished: Services::Rollback.method(:left), person: @person, now: @clock.now)
-          restoring.call(path) do
+          name = File.basename(path)
+          undo = Services::Rollback.method(:left)
+          Store::Restoring.new(name: name, unfinished: undo, person: @person, now: @clock.now).call(path) do
             File.basename(@store.make("restore", now: @clock.now))
           end
         end

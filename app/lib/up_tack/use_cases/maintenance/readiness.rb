@@ -7,8 +7,6 @@ module UpTack
       class Readiness
         # Bytes that a disk must have left.
         ROOM = 100 * 1024 * 1024
-        # Times the usual span after which a backup is missed.
-        ALARM = 3
 
         # @param schedule [#stalled?] what is done by the clock
         def initialize(schedule)
@@ -17,7 +15,7 @@ module UpTack
 
         # @return [Hash{Symbol=>Boolean}] database: (read and written), disk: (has space), schedule: (runs), backup:
         #   (one is young enough)
-        def call = {database: database?, disk: disk?, schedule: !@schedule.stalled?, backup: known { backup? }}
+        def call = {database: database?, disk: disk?, schedule: !@schedule.stalled?, backup: known { !Backups.new(Clock.new("UTC")).late? }}
 
         private
 
@@ -39,14 +37,6 @@ module UpTack
 
         # Where nothing is known, nothing is known to be wrong.
         def disk? = (free = Disk.free(Store::Database.path)).nil? || free >= ROOM
-
-        def backup?
-          settings = Backups.new(nil).settings
-          return true if settings["every"] == "never"
-
-          latest = Store::Backups.new.all.first&.made_at || Store::Revision.minimum(:made_at)
-          latest.nil? || Time.now.utc - latest < ALARM * Backups::SPANS.fetch(settings["every"])
-        end
       end
     end
   end

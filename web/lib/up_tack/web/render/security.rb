@@ -90,6 +90,15 @@ module UpTack
             Core::Wording["downloaded the backup %{backup}", backup: facts["backup"]]
           when "backup_deleted"
             Core::Wording["deleted the backup %{backup}", backup: facts["backup"]]
+          when "restore_proven"
+            if facts["sound"]
+              Core::Wording["restored the backup %{backup} into a copy: all is sound", backup: facts["backup"]]
+            else
+              Core::Wording["restored the backup %{backup} into a copy: it is not sound", backup: facts["backup"]]
+            end
+          when "aside_ended"
+            Core::Wording["deleted values of fields and tables that were deleted a year ago: %{count} tables",
+              count: facts["tables"]]
           when "restored"
             restored(facts)
           when "demo_ended"

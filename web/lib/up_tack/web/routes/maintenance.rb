@@ -39,6 +39,17 @@ module UpTack
             json({before: before})
           end
 
+          app.post("/api/backups/prove") do
+            proof = ->(found, shown) { {proven: found && Routes::Maintenance.proof(found, shown.clock)} }
+            work_apart("prove restore", {}, proof)
+          end
+
+          # What takes space; for a large database that takes a while to find out.
+          app.post("/api/space") do
+            space = ->(found, _) { found.to_h.merge(parts: found.parts.map(&:to_h)) }
+            work_apart("space", {}, space)
+          end
+
           app.post("/api/check") do
             present = ->(findings, _) { {findings: findings.map(&:to_h)} }
             work_apart("check", {}, present)
@@ -60,17 +71,32 @@ module UpTack
             bytes: copy.bytes
           }
 
+        # @param proof [UseCases::Maintenance::ProveRestore::Proof]
+        # @return [Hash] of it, with the firm's day and hour
+        def self.proof(proof, clock) = proof.to_h.merge(at: clock.local(proof.at).strftime("%Y-%m-%dT%H:%M"))
+
+        # @param told [UseCases::Maintenance::SecondCopy::Told]
+        # @return [Hash] of it, with the firm's day and hour
+        def self.second(told, clock) =
+          told.to_h.merge(latest: told.latest && clock.local(told.latest).strftime("%Y-%m-%dT%H:%M"))
+
         # Used by these routes.
         module Helpers
           def backups = @backups ||= UseCases::Maintenance::Backups.new(workspace.clock, person: person)
 
-          def backups_json =
+          def backups_json
+            proven = UseCases::Maintenance::ProveRestore.latest
+            second = UseCases::Maintenance::SecondCopy.new.told
             json(
               {
                 backups: backups.all.map { |each| Routes::Maintenance.copy(each, workspace.clock) },
-                settings: backups.settings
+                settings: backups.settings,
+                late: backups.late?,
+                proven: proven && Routes::Maintenance.proof(proven, workspace.clock),
+                second: second && Routes::Maintenance.second(second, workspace.clock)
               }
             )
+          end
         end
       end
     end
