@@ -15,7 +15,11 @@ module UpTack
 
         # @return [Hash{Symbol=>Boolean}] database: (read and written), disk: (has space), schedule: (runs), backup:
         #   (one is young enough)
-        def call = {database: database?, disk: disk?, schedule: !@schedule.stalled?, backup: known { !Backups.new(Clock.new("UTC")).late? }}
+        def call
+          {database: database?, disk: disk?, schedule: !@schedule.stalled?, backup: known {
+            !Backups.new(Clock.new("UTC")).late?
+          }}
+        end
 
         private
 

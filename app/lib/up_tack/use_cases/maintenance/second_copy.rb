@@ -19,7 +19,8 @@ module UpTack
 
         # @return [Told, nil] nil where there is no such folder
         def told
-          @folder && Told.new(folder: @folder, latest: store.all.first&.made_at, problem: Store::Settings[NOTED].presence)
+          @folder && Told.new(folder: @folder, latest: store.all.first&.made_at,
+            problem: Store::Settings[NOTED].presence)
         end
 
         # @param path [String] of a backup

@@ -70,6 +70,8 @@ module UpTack
             WHERE pages.aggregate = TRUE GROUP BY 1
           SQL
           sums[["free", nil]] = pragma("freelist_count") * pragma("page_size")
+          # Pages by which SQLite finds its pages.
+          sums[["rest", nil]] += (pragma("page_count") * pragma("page_size")) - sums.each_value.sum
           sums
             .map { |(what, label), bytes| Part.new(what: what, label: label, bytes: bytes) }
             .reject { |part| part.bytes.zero? }
