@@ -99,6 +99,11 @@ RSpec.describe "Rules, over HTTP" do
     expect([last_response.media_type, lines.last["counts"], lines.last["looked_at"]]).to eq(
       ["application/x-ndjson", {"refused" => 13, "passed" => 15}, 28]
     )
+    stub_const("UpTack::UseCases::Effects::PreviewRule::MANY", 0)
+    expect(UpTack::Work).to receive(:call).and_call_original
+    apart = ask(:post, "/api/tables/pieces/rules/effect", {kind: "limits", field: "hold", high: "15"})
+    expect(apart.last).to eq(lines.last)
+    RSpec::Mocks.space.proxy_for(UpTack::Work).reset
     wrong = ask(:post, "/api/tables/pieces/rules/effect", {kind: "limits", field: "hold", low: "9", high: "5"}).last
     expect(wrong["problems"].first["message"]).to eq("The minimum 9 is above the maximum 5.")
   end

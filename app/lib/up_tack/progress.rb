@@ -49,6 +49,10 @@ module UpTack
       @further&.call
     end
 
+    # What is found so far, where somebody wants to see it.
+    # @return [void]
+    def so_far(found) = nil
+
     # @return [Boolean] whether somebody asked for an end
     def stopping? = @stop
 

@@ -15,6 +15,9 @@ module UpTack
       # @return [Boolean] whether it leaves nothing behind, and so may do it in a copy of the file
       def tried? = TRIED.fetch(task, NEVER).call(arguments)
 
+      # @return [Boolean] whether it may end at any moment and leaves nothing behind
+      def harmless? = tried? || HARMLESS.include?(task)
+
       # @return [Boolean] whether others go first: it never has the lock for writing, or for an instant
       def patient? = tried? || READING.include?(task) || PATIENT.include?(task)
 
@@ -47,6 +50,10 @@ module UpTack
       "check" => ->(workspace, progress) do
         UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
       end,
+      "effect" => ->(workspace, progress, **asked) do
+        UseCases::Effects::PreviewRule.new(workspace).call(**asked) { |so_far| progress.so_far(so_far) }
+      end,
+      "failing" => ->(workspace, _, **asked) { UseCases::Proofs::MakeFailing.new(workspace).call(**asked) },
       "export" => ->(workspace, _, path:, **asked) do
         Store::Deadline.within do
           File.open(path, "wb") { |file| UseCases::Exports::Records.new(workspace).call(io: file, **asked) }
@@ -92,7 +99,10 @@ module UpTack
     }.freeze
 
     # Which of them only read, and so keep nobody from saving however slow they are.
-    READING = ["backup", "backup when due", "calculate ahead", "export", "export of all", "space", "verify"].freeze
+    READING = ["backup", "backup when due", "calculate ahead", "export", "export of all",
+      "effect", "failing", "space", "verify"].freeze
+    # Those of them that answer a question, and can be left off anywhere.
+    HARMLESS = %w[effect failing space verify].freeze
     # Those that keep what they have found, and are in no hurry with it.
     PATIENT = ["prove", "prove restore"].freeze
 
@@ -122,16 +132,17 @@ module UpTack
       # @param arguments [Hash{Symbol=>Object}]
       # @param person [Store::Person] whoever asks
       # @param progress [Progress] is told how far it is, and may ask it to stop
+      # @yield [Object] what the task has found so far
       # @return [Object] what the task gives
       # @raise [Lost, Progress::Stopped, StandardError] whatever the task raises
-      def call(task, arguments, person:, progress:)
+      def call(task, arguments, person:, progress:, &so_far)
         order = Order.new(
           task: task, arguments: arguments, person: [person.id, person.role], path: Store::Database.path,
           language: Core::Messages.language, tags: Log.tags, noted: Store::Database.note&.names
         )
         io = line
         Wire.hand(order, io)
-        hear(io, order, progress).tap { Store::Generation.follow }
+        hear(io, order, progress, &so_far).tap { Store::Generation.follow }
       rescue Lost
         call("roll back", {}, person: person, progress: Progress.none) unless order.patient? || task == "roll back"
         raise
@@ -167,7 +178,7 @@ module UpTack
         own
       end
 
-      def hear(io, order, progress)
+      def hear(io, order, progress, &so_far)
         asked = false
         loop do
           until io.wait_readable(LOOK)
@@ -180,6 +191,7 @@ module UpTack
           kind, *told = Wire.receive(io)
           case kind
           when :at then progress.set(*told)
+          when :so_far then so_far&.call(told.first)
           when :failed then raise told.first
           else return told.first
           end

@@ -14,6 +14,7 @@ module UpTack
 
         def initialize(&tell)
           @told_at = 0
+          @tell = tell
           super do
             if done.zero? || now - @told_at > EVERY
               @told_at = now
@@ -21,6 +22,8 @@ module UpTack
             end
           end
         end
+
+        def so_far(found) = @tell.call(:so_far, found)
 
         private
 
@@ -93,7 +96,7 @@ module UpTack
       end
 
       def stop
-        return @progress.stop unless @order.tried?
+        return @progress.stop unless @order.harmless?
 
         @copy&.drop
         exit!

@@ -47,12 +47,18 @@ module UpTack
 
         # Verdicts, those that deserve a look first.
         ORDER = %w[refused failed locked unjudged blank changes differs same passed idle].freeze
+        # Records from which on it is worth a process of its own.
+        MANY = 5_000
         # Seconds between two interim results.
         INTERIM = 0.3
 
         def initialize(workspace)
           @workspace = workspace
         end
+
+        # @param table [String] key
+        # @return [Boolean] whether looking at all of its records takes long
+        def many?(table) = Store::RecordTable.new(@workspace.table(table)).following > MANY
 
         # @param table [String]
         # @param attributes [Hash] a rule as a design has it; with the id of one that exists it stands for that

@@ -7,7 +7,22 @@ module UpTack
       module Rules
         PARTS = (%w[id kind field name note] + Core::Rules.all.values.flat_map(&:part_keys)).uniq.freeze
 
+        # Looks at the records.
+        module Effect
+          # In a process of its own where there are many: nobody who types shares this one with it.
+          # @param asked [Hash{Symbol=>Object}] as UseCases::Effects::PreviewRule takes it
+          # @yield [UseCases::Effects::PreviewRule::Preview] so far
+          # @return [UseCases::Effects::PreviewRule::Preview]
+          def effect(asked, &)
+            preview = UseCases::Effects::PreviewRule.new(workspace)
+            return preview.call(**asked, &) unless preview.many?(asked[:table])
+
+            Work.call("effect", asked, person: person, progress: Progress.none, &)
+          end
+        end
+
         def self.registered(app)
+          app.helpers Effect
           changes = Core::Design::Changes
 
           app.post("/api/tables/:table/rules") do
@@ -42,16 +57,8 @@ module UpTack
             content_type "application/x-ndjson"
             stream do |out|
               line = ->(preview) { out << "#{JSON.generate(Render::Preview.render(preview, design, workspace))}\n" }
-              line.call(
-                UseCases::Effects::PreviewRule.new(workspace).call(
-                  table: params[:table],
-                  attributes: parts,
-                  look_at: look_at,
-                  all: true,
-                  most: most,
-                  &line
-                )
-              )
+              asked = {table: design.key, attributes: parts, look_at: look_at, all: true, most: most}
+              line.call(effect(asked, &line))
             ensure
               ActiveRecord::Base.connection_handler.clear_active_connections!
             end

@@ -30,13 +30,10 @@ module UpTack
           # Records that one rule refuses; none of them is saved.
           app.post("/api/tables/:table/samples/failing") do
             table = workspace.table(params[:table])
-            found =
-              UseCases::Proofs::MakeFailing.new(workspace).call(
-                table: table.key,
-                rule: sent["rule"].to_s,
-                count: number_sent("count"),
-                seed: number_sent("seed") || 1
-              )
+            asked = {
+              table: table.key, rule: sent["rule"].to_s, count: number_sent("count"), seed: number_sent("seed") || 1
+            }
+            found = Work.call("failing", asked, person: person, progress: Progress.none)
             json({records: found.map(&:to_h)})
           end
         end
