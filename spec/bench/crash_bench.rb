@@ -3,11 +3,14 @@
 # Kills long work in the middle, with SIGKILL, again and again, while two other processes save: now the process that
 # asked for it, now the one that does it. After each it looks whether something half is there, whether a record is lost
 # whose save was acknowledged, whether a number was given twice, and whether every calculated value and the log hold.
+# Then the same with a server of two processes, of which one part or another is killed.
 
 require_relative "support/studio"
 require_relative "support/long_works"
+require_relative "support/served"
 
-KILLS = Integer(ENV.fetch("KILLS", "60"))
+KILLS = Integer(ENV.fetch("KILLS", "40"))
+SERVED = Integer(ENV.fetch("SERVED", "20"))
 ROWS = Integer(ENV.fetch("RECORDS", "12000"))
 CHANCE = Random.new(Integer(ENV.fetch("SEED", "1")))
 CLERKS = 2
@@ -133,6 +136,21 @@ Dir.mktmpdir do |folder|
       "#{saved.length} saves beside it; #{found.empty? ? "all holds" : found.join("; ")}"
     $stdout.flush
   end
-  puts "#{KILLS} kills, #{bad} with something wrong; #{acknowledged} records acknowledged"
+  served = Served.new(database, works.path, CHANCE)
+  SERVED.times do |index|
+    UpTack::Store::Database.open(served.database)
+    before = LongWorks.contents
+    UpTack::Store::Database.close
+    told, saved = served.kill(index)
+    UpTack::Store::Database.open(served.database)
+    found = problems(before, saved)
+    UpTack::Store::Database.close
+    bad += 1 if found.any?
+    acknowledged += saved.length
+    puts "served #{index + 1}: #{told}; #{saved.length} saves beside it; #{found.empty? ? "all holds" : found.join("; ")}"
+    $stdout.flush
+  end
+  served.drop
+  puts "#{KILLS + SERVED} kills, #{bad} with something wrong; #{acknowledged} records acknowledged"
   exit(bad.zero? ? 0 : 1)
 end

@@ -7,6 +7,9 @@ require "csv"
 class LongWorks
   NAMES = %w[import all change copy delete undo samples].freeze
 
+  # @return [String] the file that is imported
+  attr_reader :path
+
   # @param folder [String] for the file that is imported
   # @param rows [Integer]
   def initialize(folder, rows)

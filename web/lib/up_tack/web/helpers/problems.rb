@@ -43,8 +43,26 @@ module UpTack
           app.error(Store::Deadline::Exceeded) { |error| problem(503, "too_slow", error.message) }
           app.error(ActiveRecord::StatementTimeout, ActiveRecord::LockWaitTimeout, SQLite3::BusyException) { busy }
           app.error(ActiveRecord::ConnectionNotEstablished) { full }
-          app.error { |error| error.cause.is_a?(SQLite3::BusyException) ? busy : unexpected(error) }
+          app.error { |error|
+            Problems.of_the_machine(error)&.then { |name|
+              machine(name, error)
+            } || unexpected(error)
+          }
           app.helpers Unexpected
+        end
+
+        # What the machine lacks, by how SQLite and the system say so.
+        MACHINE = {
+          busy: [SQLite3::BusyException], disk_full: [SQLite3::FullException, Errno::ENOSPC, Errno::EDQUOT],
+          read_only: [SQLite3::ReadOnlyException, SQLite3::CantOpenException, Errno::EROFS, Errno::EACCES],
+          no_memory: [NoMemoryError, SQLite3::MemoryException, Errno::ENOMEM]
+        }.freeze
+
+        # @param error [Exception]
+        # @return [Symbol, nil] a key of MACHINE
+        def self.of_the_machine(error)
+          errors = [error, error.cause].compact
+          MACHINE.find { |_, kinds| errors.any? { |each| kinds.any? { |kind| each.is_a?(kind) } } }&.first
         end
 
         # What nobody foresaw: noted with its place, told in plain words.
@@ -52,6 +70,18 @@ module UpTack
           def busy
             headers "Retry-After" => "1"
             problem(503, "busy", Core::Messages["web.problems.another_program_is_writing_to_database"])
+          end
+
+          # Nothing was saved, and goes on by itself once the machine has it again.
+          def machine(name, error)
+            return busy if name == :busy
+
+            Log["Request"].error("#{request.request_method} #{request.path_info}: #{name}", error)
+            case name
+            when :disk_full then problem(507, "disk_full", Core::Messages["web.problems.disk_is_full"])
+            when :read_only then problem(503, "read_only", Core::Messages["web.problems.database_is_read_only"])
+            else problem(503, "no_memory", Core::Messages["web.problems.there_is_no_memory_left"])
+            end
           end
 
           def full
