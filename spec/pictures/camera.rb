@@ -19,8 +19,9 @@ class Camera
   # @param file [String] beneath docs
   # @param crop [String, nil] CSS selector of what is shown, the whole page without it
   # @param as [String] who is signed in
+  # @param idle [Boolean] whether everything that was asked is answered by then
   # @yield the page has what is to be seen once the block ends
-  def picture(file, path, width: 1280, height: 800, crop: nil, as: "Odile Marsh")
+  def picture(file, path, width: 1280, height: 800, crop: nil, as: "Odile Marsh", idle: true)
     return if @only.any? && @only.none? { |name| File.basename(file, ".*") == name || file.start_with?(name) }
 
     enter_as(as) if as
@@ -28,7 +29,7 @@ class Camera
     visit path
     yield if block_given?
     page.has_no_css?("[role=status]", text: "Loading …")
-    page.driver.wait_for_network_idle
+    page.driver.wait_for_network_idle if idle
     shot = {selector: crop}.compact
     shot = shot.merge(format: "webp", quality: 80) if file.end_with?(".webp")
     page.save_screenshot(File.join(FOLDER, file), **shot) # rubocop:disable Lint/Debugger

@@ -115,11 +115,30 @@ class GuidePages < Camera
     guide("broken-proof", "/t/pieces/bench") { choose_broken_proof }
   end
 
+  # Somebody else writes while a clerk saves.
+  def waiting
+    gate = Queue.new
+    guide("waiting", "/t/pieces/forms/3?form=all", as: "Bram Tolley", height: 640, idle: false) do
+      page.has_field?("Piece")
+      UpTack::Jobs.start(words: "An import of 12,000 pieces by Odile Marsh is being written") do |progress|
+        progress.begin("Pieces", "Import", 12_000)
+        progress.advance(4_800)
+        UpTack::Store::Database.write { gate.pop }
+      end
+      type_into("Maker note", "Thin rim")
+      page.driver.browser.keyboard.type([:control, "s"])
+      page.has_text?("40 % done")
+    end
+    gate << true
+  end
+
   def project
     guide("backup", "/backups", height: 640) do
       click_button "Back up now"
       page.has_button?("Restore")
     end
+    guide("space", "/space", height: 640) { page.has_text?("Change log") }
+    waiting
     Capybara.reset_sessions!
     guide("running", "/", as: nil, height: 640) { page.has_text?("Try the demo as") }
   end

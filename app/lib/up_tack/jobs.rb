@@ -139,7 +139,12 @@ module UpTack
 
       # @return [Array<Hash{String=>Object}>] those that others have to wait for, in whatever process: "words",
       #   "percent" and seconds that are "left"
-      def waited_for = Store::Shared.all(TOLD).values.select { |job| job["words"] }
+      def waited_for
+        told = Store::Shared.all(TOLD).to_h { |name, job| [name.delete_prefix(TOLD), job] }
+        # What goes on here is known to the instant.
+        here = @mutex.synchronize { @jobs.select { |_, job| job.running? }.transform_values(&:to_h) }
+        told.merge(here).values.select { |job| job["words"] }
+      end
 
       # @return [Job]
       # @raise [Store::NotFound]
