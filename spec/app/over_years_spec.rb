@@ -86,7 +86,8 @@ RSpec.describe "A database over years" do
     UpTack::Store::Database.close
     UpTack::Store::Database.open(path)
     connection.execute("CREATE TABLE filling (text)")
-    connection.execute("INSERT INTO filling SELECT randomblob(4000) FROM up_tack_settings AS a, up_tack_migrations AS b, " \
+    connection.execute("INSERT INTO filling SELECT randomblob(4000) FROM up_tack_settings AS a, " \
+      "up_tack_migrations AS b, " \
       "up_tack_migrations AS c, up_tack_migrations AS d")
     connection.execute("DROP TABLE filling")
     before = connection.select_value("PRAGMA page_count")

@@ -147,7 +147,8 @@ Dir.mktmpdir do |folder|
     UpTack::Store::Database.close
     bad += 1 if found.any?
     acknowledged += saved.length
-    puts "served #{index + 1}: #{told}; #{saved.length} saves beside it; #{found.empty? ? "all holds" : found.join("; ")}"
+    verdict = found.empty? ? "all holds" : found.join("; ")
+    puts "served #{index + 1}: #{told}; #{saved.length} saves beside it; #{verdict}"
     $stdout.flush
   end
   served.drop

@@ -26,7 +26,8 @@ class Plot
   # @return [String]
   def to_s
     <<~SVG
-      <svg xmlns="http://www.w3.org/2000/svg" width="#{WIDTH}" height="#{HEIGHT}" font-family="sans-serif" font-size="13">
+      <svg xmlns="http://www.w3.org/2000/svg" width="#{WIDTH}" height="#{HEIGHT}" font-family="sans-serif"
+        font-size="13">
       <rect width="100%" height="100%" fill="#fffdf7"/>
       <text x="#{LEFT}" y="24" font-size="16" font-weight="bold">#{@title}</text>
       #{[*grid, *lines].join("\n")}

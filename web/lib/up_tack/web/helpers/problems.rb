@@ -63,7 +63,7 @@ module UpTack
         # @param error [Exception]
         # @return [Symbol, nil] a key of MACHINE
         def self.of_the_machine(error)
-# Where SQLite has rolled back by itself, that can't be done once more stands before what it was.
+          # Where SQLite has rolled back by itself, that can't be done once more stands before what it was.
           errors = Enumerator.produce(error, &:cause).take_while { |each| each }
           MACHINE.find { |_, kinds| errors.any? { |each| kinds.any? { |kind| each.is_a?(kind) } } }&.first
         end
