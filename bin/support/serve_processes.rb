@@ -13,6 +13,8 @@ class ServeProcesses
   # Seconds, after somebody asked it to end, for requests, and then for long work, to come to their end.
   REQUESTS = 9
   JOBS = 6
+  # Characters of a folder for temporary files in which a socket can lie.
+  LONGEST = 60
   # Whoever has not ended by then is ended.
   ALL = 18
 
@@ -21,7 +23,8 @@ class ServeProcesses
   def initialize(settings, &ready)
     @settings = settings
     @ready = ready
-    @neighbours = Dir.mktmpdir("up_tack_processes")
+    # The path of a socket has at most 107 characters.
+    @neighbours = Dir.mktmpdir("up_tack_processes", (Dir.tmpdir.length > LONGEST) ? "/tmp" : nil)
   end
 
   # Serves until somebody asks it to end.
