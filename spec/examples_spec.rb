@@ -101,7 +101,7 @@ RSpec.describe "The examples for whoever runs it", :no_database do
     CONF
     child = Process.spawn("/usr/sbin/nginx", "-c", File.join(@folder, "nginx.conf"), "-p", @folder,
       err: "#{@folder}/nginx.log")
-    Timeout.timeout(10) { sleep 0.05 until reached?(port) }
+    Processes.until { reached?(port) }
     yield
   ensure
     Process.kill("TERM", child)

@@ -115,10 +115,18 @@ RSpec.describe "Several processes" do
     clerk
     Process.kill("KILL", pair.first)
     expect(good(clerk.ask("GET", "/api/tables/clays/records", of: pair.last))).to be_a(Hash)
-    sleep 0.05 until (processes.numbers - pair).any?
+    Processes.until { (processes.numbers - pair).any? }
     fresh = (processes.numbers - pair).first
     expect(good(clerk.ask("GET", "/api/tables/clays/records", of: fresh))).to be_a(Hash)
     expect(processes.ask(fresh, "GET", "/ready").data["checks"]).to include("schedule" => true)
+  end
+
+  it "have one that does what is done by the clock, and another one once that is killed" do
+    Processes.until { processes.numbers.include?(processes.keeper) }
+    killed = processes.keeper
+    Process.kill("KILL", killed)
+    Processes.until { processes.keeper != killed && processes.numbers.include?(processes.keeper) }
+    expect(processes.ask(processes.keeper, "GET", "/ready").data["checks"]).to include("schedule" => true)
   end
 
   describe "asked to end" do
@@ -131,9 +139,9 @@ RSpec.describe "Several processes" do
       pieces = -> { file.get_first_value("SELECT COUNT(*) FROM pieces") }
       before = pieces.call
       begun = builder.ask("POST", "/api/tables/pieces/samples", {count: 30_000, seed: 1}).data
-      sleep 0.05 until pieces.call > before + 200
+      Processes.until { pieces.call > before + 200 }
       answered = Thread.new { builder.fetch("/api/tables/pieces/export.csv") }
-      sleep 0.05 until answered.status == "sleep"
+      Thread.pass until answered.status == "sleep"
       expect(@ending.stop).to be < 20
       expect([begun["state"], answered.value]).to eq(["running", 200])
       @ending.start

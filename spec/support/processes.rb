@@ -3,11 +3,19 @@
 require "json"
 require "net/http"
 require "socket"
+require "timeout"
 require "tmpdir"
 
 # A server of several processes in a folder of its own, as bin/start runs it, each of which can be asked by itself.
 class Processes
   SCRIPT = UpTack::Installation.path("bin", "support", "serve.rb")
+
+  # Looks now and then at what only another process can bring about.
+  # @yield whether it is so
+  # @raise [Timeout::Error]
+  def self.until(seconds = 60)
+    Timeout.timeout(seconds) { IO.select(nil, nil, nil, 0.05) until yield }
+  end
 
   # What one of them answered. data:: from JSON, nil where it was none
   Answer = Struct.new(:status, :headers, :data)
@@ -85,6 +93,13 @@ class Processes
   def drop
     stop
     FileUtils.rm_rf(@folder)
+  end
+
+  # @return [Integer, nil] number of the process that does what is done by the clock: it has the lock of a file
+  def keeper
+    path = File.join(@folder, "up_tack.sqlite3.schedule")
+    inode = File.exist?(path) && File.stat(path).ino
+    File.readlines("/proc/locks").map(&:split).find { |line| line[5].end_with?(":#{inode}") }&.then { |line| line[4].to_i }
   end
 
   # @return [Answer]

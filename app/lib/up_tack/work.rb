@@ -104,7 +104,7 @@ module UpTack
     # Those of them that answer a question, and can be left off anywhere.
     HARMLESS = %w[effect failing space verify].freeze
     # Those that keep what they have found, and are in no hurry with it.
-    PATIENT = ["prove", "prove restore"].freeze
+    PATIENT = ["prove restore"].freeze
 
     @mutex = Mutex.new
 

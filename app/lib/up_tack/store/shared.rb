@@ -15,6 +15,8 @@ module UpTack
       SQL
       # Seconds between two looks at whether another process has ended what it does alone.
       PAUSE = 0.01
+      # Seconds for which something is done alone at most: the number of a process that is gone may be another one's.
+      LONGEST = 3_600
       # Milliseconds.
       BUSY = 5_000
 
@@ -102,7 +104,7 @@ module UpTack
           exclusively do
             next false if row(name)
 
-            write(name, mine, own: true)
+            write(name, mine, own: true, seconds: LONGEST)
             true
           end
         end
