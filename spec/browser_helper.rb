@@ -134,7 +134,8 @@ module BrowserHelp
   def close_suggestions = execute_script(<<~JS)
     if (document.querySelector(".cm-tooltip-autocomplete")) {
       const escape = new KeyboardEvent("keydown", { key: "Escape", bubbles: true, cancelable: true });
-      document.querySelector(".cm-content").dispatchEvent(escape);
+      // The one that is typed into: anywhere else, Escape closes the panel.
+      (document.activeElement.closest(".cm-content") || document.querySelector(".cm-content")).dispatchEvent(escape);
     }
   JS
 

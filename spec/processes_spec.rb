@@ -140,7 +140,7 @@ RSpec.describe "Several processes" do
       before = pieces.call
       begun = builder.ask("POST", "/api/tables/pieces/samples", {count: 30_000, seed: 1}).data
       Processes.until { pieces.call > before + 200 }
-      answered = Thread.new { builder.fetch("/api/tables/pieces/export.csv") }
+      answered = Thread.new { builder.fetch("/api/tables/pieces/records?sort=piece") }
       Thread.pass until answered.status == "sleep"
       expect(@ending.stop).to be < 20
       expect([begun["state"], answered.value]).to eq(["running", 200])

@@ -78,6 +78,8 @@ RSpec.describe "Work that takes long" do
     report_of(:delete, "/api/tables/pieces/proofs/#{id}")
     expect(report_of(:post, "/api/tables/members/samples", {count: 2, seed: 3})["made"]).to be_positive
     expect(report_of(:post, "/api/check")["findings"]).not_to be_empty
+    expect(report_of(:post, "/api/space")["parts"]).not_to be_empty
+    expect(report_of(:post, "/api/backups/prove")).to eq("proven" => nil)
     expect(report_of(:post, "/api/history/verify")["sound"]).to be(true)
   end
 

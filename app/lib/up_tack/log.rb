@@ -21,7 +21,6 @@ module UpTack
       level = env["UP_TACK_LOG_LEVEL"].to_s
       SemanticLogger.application = "Up Tack"
       SemanticLogger.default_level = LEVELS.include?(level) ? level.to_sym : :warn
-      SemanticLogger.on_log { |line| line.named_tags = line.named_tags.merge(tags) }
       SemanticLogger.add_appender(io: io, formatter: (env["UP_TACK_LOG"] == "json") ? :json : :default)
     end
 
@@ -46,5 +45,7 @@ module UpTack
     # @return [Hash{Symbol=>Object}] what is said with each line of this thread: request, job and person by their
     #   numbers
     def tags = Thread.current[KEY] || {}
+
+    SemanticLogger.on_log { |line| line.named_tags = line.named_tags.merge(tags) }
   end
 end

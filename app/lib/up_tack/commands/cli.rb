@@ -121,7 +121,11 @@ module UpTack
       def restore(backup = nil) = run(Restore, backup: backup)
 
       desc "compact", "Give back the room in the database that nothing needs any more"
-      long_desc "Whoever saves waits meanwhile. It needs as much room again. Example: uptack compact"
+      long_desc <<~TEXT
+        Whoever saves waits for it. It needs as much room again.
+
+        Example: uptack compact
+      TEXT
       option :database, DATABASE
       def compact = run(Compact)
 
@@ -136,7 +140,11 @@ module UpTack
       def upgrade = run(Upgrade)
 
       desc "config", "List the settings from the environment and what is wrong with them"
-      long_desc "The exit status is 1 if something is wrong. Secrets are not shown. Example: uptack config"
+      long_desc <<~TEXT
+        The exit status is 1 if something is wrong. Secrets are not shown.
+
+        Example: uptack config
+      TEXT
       def config = run(Config)
 
       desc "check", "Verify the file, links, change log, calculated values and counters"
