@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "browser_helper"
+require "net/http"
 require "open3"
 require "support/processes"
 

@@ -140,10 +140,9 @@ RSpec.describe "Several processes" do
       before = pieces.call
       begun = builder.ask("POST", "/api/tables/pieces/samples", {count: 30_000, seed: 1}).data
       Processes.until { pieces.call > before + 200 }
-      answered = Thread.new { builder.fetch("/api/tables/pieces/records?sort=piece") }
-      Thread.pass until answered.status == "sleep"
+      asked = builder.asked("/api/tables/pieces/records?sort=piece")
       expect(@ending.stop).to be < 20
-      expect([begun["state"], answered.value]).to eq(["running", 200])
+      expect([begun["state"], asked.read[/\AHTTP\S+ (\d+)/, 1]]).to eq(%w[running 200])
       @ending.start
       expect([pieces.call, file.get_first_value("SELECT COUNT(*) FROM up_tack_running")]).to eq([before, 0])
     end

@@ -87,6 +87,8 @@ class ServeProcesses
       end
       config.raise_exception_on_sigterm false
       config.force_shutdown_after REQUESTS
+      # Who is in the queue by then is answered, too.
+      config.drain_on_shutdown
       # No file that is imported is larger.
       config.http_content_length_limit UpTack::UseCases::Imports::Uploads::LARGEST
       config.environment "production"

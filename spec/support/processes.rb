@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "json"
-require "net/http"
 require "socket"
 require "timeout"
 require "tmpdir"
@@ -39,9 +38,11 @@ class Processes
       @processes.ask(of || @processes.numbers.sample, method, path, body, own.merge(headers))
     end
 
-    # @return [Integer] status of what is answered at the port, by whichever process has it
-    def fetch(path)
-      Net::HTTP.get_response(URI("http://127.0.0.1:#{@processes.port}#{path}"), {"cookie" => @cookie}).code.to_i
+    # @return [TCPSocket] on which whichever process has it answers what was asked at the port
+    def asked(path)
+      line = TCPSocket.new("127.0.0.1", @processes.port)
+      line.write("GET #{path} HTTP/1.1\r\nhost: localhost\r\ncookie: #{@cookie}\r\nconnection: close\r\n\r\n")
+      line
     end
   end
 
@@ -99,7 +100,9 @@ class Processes
   def keeper
     path = File.join(@folder, "up_tack.sqlite3.schedule")
     inode = File.exist?(path) && File.stat(path).ino
-    File.readlines("/proc/locks").map(&:split).find { |line| line[5].end_with?(":#{inode}") }&.then { |line| line[4].to_i }
+    File.readlines("/proc/locks").map(&:split).find { |line|
+      line[5].end_with?(":#{inode}")
+    }&.then { |line| line[4].to_i }
   end
 
   # @return [Answer]
