@@ -105,11 +105,11 @@ RSpec.describe "Several processes" do
     kept = good(builder.ask("POST", "/api/backups", {}, of: pair.first))["name"]
     ended(builder.ask("POST", "/api/tables/clays/fields", {label: "Cut off", type: "text"}, of: pair.last))
     good(builder.ask("POST", "/api/backups/#{kept}/restore", {}, of: pair.first))
-    anew = Processes::Visitor.new(processes, 1)
+    again = Processes::Visitor.new(processes, 1)
     pair.each do |process|
-      labels = good(anew.ask("GET", "/api/tables/clays", of: process))["fields"].map { |each| each["label"] }
+      labels = good(again.ask("GET", "/api/tables/clays", of: process))["fields"].map { |each| each["label"] }
       expect(labels).not_to include("Cut off")
-      good(anew.ask("POST", "/api/tables/clays/records", {typed: {name: "After it, in #{process}"}}, of: process))
+      good(again.ask("POST", "/api/tables/clays/records", {typed: {name: "After it, in #{process}"}}, of: process))
     end
   end
 

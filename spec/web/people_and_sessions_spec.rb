@@ -147,7 +147,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
       "HTTP_HOST" => "localhost"
     }
     ask_as = ->(known, address) do
-      UpTack::Web::Guard::Proxies.new(inner, UpTack::Web::Guard::Proxies.named(known)).call(
+      UpTack::Web::Guard::Proxies.new(inner, UpTack::Environment.new({"UP_TACK_PROXIES" => known}).proxies).call(
         Rack::MockRequest.env_for("/", told.merge("REMOTE_ADDR" => address))
       ) && seen
     end

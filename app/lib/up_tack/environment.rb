@@ -18,8 +18,11 @@ module UpTack
     MOST = 64
     SHORTEST_TOKEN = 16
 
+    # @return [Array<String>] what stands between commas
+    def self.parts(text) = text.split(",").map(&:strip).reject(&:empty?)
+
     networks = ->(text) do
-      text.split(",").map(&:strip).reject(&:empty?).each { |each| IPAddr.new(each) }
+      parts(text).each { |each| IPAddr.new(each) }
       nil
     rescue IPAddr::Error
       Core::Messages["environment.networks", given: text]
@@ -134,7 +137,11 @@ module UpTack
     def open? = !LOOPBACK.include?(host)
 
     # @return [Array<String>] names under which they do
-    def hosts = self["UP_TACK_HOSTS"].split(",").map(&:strip).reject(&:empty?)
+    def hosts = Environment.parts(self["UP_TACK_HOSTS"])
+
+    # @return [Array<IPAddr>] proxies that are believed
+    # @raise [IPAddr::Error]
+    def proxies = Environment.parts(self["UP_TACK_PROXIES"]).map { |each| IPAddr.new(each) }
 
     # @return [String] where the application begins: "" or a path such as "/tack"
     def path = self["UP_TACK_PATH"]

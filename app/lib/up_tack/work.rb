@@ -18,8 +18,8 @@ module UpTack
       # @return [Boolean] whether it may end at any moment and leaves nothing behind
       def harmless? = tried? || HARMLESS.include?(task)
 
-      # @return [Boolean] whether others go first: it never has the lock for writing, or for an instant
-      def patient? = tried? || READING.include?(task) || PATIENT.include?(task)
+      # @return [Boolean] whether others go first
+      def patient? = tried? || PATIENT.include?(task)
 
       # @return [Store::IdempotentResponse, nil]
       def note = (noted && !tried?) ? Store::IdempotentResponse.new(noted) : nil
@@ -98,13 +98,11 @@ module UpTack
       "import" => ->(arguments) { arguments[:keep] == "none" }
     }.freeze
 
-    # Which of them only read, and so keep nobody from saving however slow they are.
-    READING = ["backup", "backup when due", "calculate ahead", "export", "export of all",
-      "effect", "failing", "space", "verify"].freeze
-    # Those of them that answer a question, and can be left off anywhere.
+    # Those that answer a question, and can be left off anywhere.
     HARMLESS = %w[effect failing space verify].freeze
-    # Those that keep what they have found, and are in no hurry with it.
-    PATIENT = ["prove restore"].freeze
+    # Those before which others go: they never have the lock for writing, or for an instant.
+    PATIENT = [*HARMLESS, "backup", "backup when due", "calculate ahead", "export", "export of all",
+      "prove restore"].freeze
 
     @mutex = Mutex.new
 
@@ -124,7 +122,7 @@ module UpTack
           Process.kill("TERM", @process)
         end
       rescue Errno::ESRCH
-        nil # It has noticed by itself.
+        nil # It has ended already.
       end
 
       # Does it elsewhere, and waits for what comes of it.

@@ -84,7 +84,7 @@ module UpTack
           gone.each { |row| delete(row[0]) }
         end
 
-        # Begins anew, where this process is the first that serves the database.
+        # Forgets everything, where this process is the first that serves the database.
         # @return [void]
         def clear = ask("DELETE FROM shared")
 

@@ -5,16 +5,12 @@ module UpTack
     module Guard
       # By which names this server may be called, and whether it is this machine that calls.
       module Hosts
-        LOOPBACK = %w[127.0.0.1 localhost ::1].freeze
+        LOOPBACK = Environment::LOOPBACK
 
         module_function
 
-        # @param text [String] names with commas between them, such as "tack.example,192.0.2.7"
         # @return [Array<String>]
-        def named(text = ENV["UP_TACK_HOSTS"].to_s) = text.split(",").map(&:strip).reject(&:empty?)
-
-        # @return [Array<String>]
-        def permitted = [".localhost", *LOOPBACK, *named]
+        def permitted = [".localhost", *LOOPBACK, *Environment.new.hosts]
 
         # One click is for the machine that the demo runs on: called by its own name, from itself, by nobody
         # who passes on what others ask.

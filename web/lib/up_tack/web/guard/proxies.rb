@@ -23,13 +23,8 @@ module UpTack
         # That something was removed: whoever is behind a proxy nobody knows is not at this machine.
         BEHIND = "up_tack.behind_a_proxy"
 
-        # @return [Array<IPAddr>]
-        # @raise [IPAddr::Error]
-        def self.named(text = ENV["UP_TACK_PROXIES"]) =
-          text.to_s.split(",").map(&:strip).reject(&:empty?).map { |each| IPAddr.new(each) }
-
         # @param known [Array<IPAddr>]
-        def initialize(app, known = Proxies.named)
+        def initialize(app, known = Environment.new.proxies)
           @app = app
           @known = known
           # Otherwise Rack believes every address of a private network.
