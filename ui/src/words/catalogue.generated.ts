@@ -43,6 +43,7 @@ export interface Gaps {
   "care.trusted": null;
   "care.late": null;
   "care.proven": { when: Gap };
+  "care.disproven": { when: Gap };
   "care.provenSound": null;
   "care.unproven": null;
   "care.provenAim": null;
@@ -1693,6 +1694,7 @@ export const messages: { [key: string]: string } = {
   "care.trusted": "Trust in the backups",
   "care.late": "The latest backup is older than it should be. Back up now, and look at the schedule.",
   "care.proven": "Last proven restore: %{when}.",
+  "care.disproven": "The restore that was tried on %{when} found a problem.",
   "care.provenSound": "The latest backup was restored into a copy and verified. All of it is sound.",
   "care.unproven": "No restore is proven yet.",
   "care.provenAim": "Up Tack restores the latest backup into a copy every week and verifies all of it.",

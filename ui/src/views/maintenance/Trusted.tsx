@@ -19,7 +19,9 @@ export function Trusted({ backups }: { backups: Backups }) {
         <li className="flex flex-wrap items-baseline gap-x-2.5 gap-y-2">
           <Mark sound={proven?.sound} />
           <span className={`min-w-0 flex-1 basis-60 ${proven?.sound === false ? "text-error" : ""}`}>
-            {proven ? t("care.proven", { when: showMoment(proven.at) }) : t("care.unproven")}{" "}
+            {proven
+              ? t(proven.sound ? "care.proven" : "care.disproven", { when: showMoment(proven.at) })
+              : t("care.unproven")}{" "}
             <span className={proven?.sound === false ? "" : "quiet"}>
               {proven ? (proven.message ?? t("care.provenSound")) : t("care.provenAim")}
             </span>
