@@ -56,6 +56,7 @@ module StoreHelp
 
   def self.close(path)
     UpTack::Proving.stop
+    UpTack::UseCases::Proofs::Mistakes.stop
     UpTack::Store::Event.flush
     UpTack::Store::Database.close
     FileUtils.rm_f(Dir["#{path}*"])

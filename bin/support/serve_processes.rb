@@ -57,6 +57,7 @@ class ServeProcesses
   # In the same, once all requests have come to their end.
   def end_process
     UpTack::Jobs.stop_all(JOBS)
+    UpTack::UseCases::Proofs::Mistakes.stop
     UpTack::Web::Neighbours.leave
   end
 

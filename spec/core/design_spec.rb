@@ -38,7 +38,7 @@ RSpec.describe "The design and its changes" do
         "Größe (cm)" => "grosse_cm",
         "Øvre Łód" => "ovre_lod",
         "名前" => "field",
-        "2nd try" => "field_2nd_try",
+        "2nd try" => "n_2nd_try",
         "If" => "field_if",
         "ID" => "field_id",
         "Order" => "order",

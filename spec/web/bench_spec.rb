@@ -136,6 +136,21 @@ RSpec.describe "The bench over HTTP" do
     expect([ask(:post, "/api/tables/orders/mistakes/record", {rule: slip["rule"]}), status].last).to eq(400)
   end
 
+  it "stops counting what a change of the design has made of no use, and begins again" do
+    mistakes = UpTack::UseCases::Proofs::Mistakes
+    UpTack::Proving.wake
+    UpTack::Proving.join
+    ask(:get, "/api/tables/pieces/mistakes")
+    change(:ChangeTable, table: "orders", parts: {"note" => "Another state"})
+    UpTack::Proving.wake
+    UpTack::Proving.join
+    expect(ask(:get, "/api/tables/pieces/mistakes")["state"]).to eq("running")
+    mistakes.stop
+    expect(mistakes.join).to be(true)
+    expect(mistakes.instance_variable_get(:@counting)).to be_empty
+    expect(ask(:get, "/api/tables/pieces/mistakes")).to include("state" => "running", "done" => 0)
+  end
+
   it "counts mistakes again once the proofs are run again, where they could not be counted" do
     UpTack::Proving.wake
     UpTack::Proving.join

@@ -36,10 +36,11 @@ RSpec.describe "Files over HTTP" do
     done = ask(:post, "/api/tables/clays/import", {id: id, keep: "passing", match: "name"})
     expect(done["report"]).to include("saved" => 1, "refused" => 2, "batch" => be_a(Integer))
     text = ask(:get, "/api/imports/#{id}/refused").dup.force_encoding("UTF-8")
-    expect(CSV.parse(text.delete_prefix("\uFEFF")).map { |row| [row.first, row.last] }).to match(
-      [["Name", "Up Tack says"], ["Reed", /Family/], ["Brick red", /Price.*“x” is not a number/]]
+    expect(CSV.parse(text.delete_prefix("\uFEFF"), col_sep: ";").map { |row| [row.first, row.last] }).to match(
+      [["Name", "Up Tack says (dates dmy / decimals comma)"], ["Reed", /Family/],
+        ["Brick red", /Price.*“x” is not a number/]]
     )
-    mended = bring("mended.csv", text.sub("Glass", "Porcelain").sub(",x,", ",\"0,80\","))
+    mended = bring("mended.csv", text.sub("Glass", "Porcelain").sub(";x;", ";0,80;"))
     expect(ask(:post, "/api/tables/clays/import", {id: mended, keep: "all", match: "name"})).to include(
       "made" => 1,
       "changed" => 1

@@ -3463,6 +3463,8 @@ export interface components {
         };
         FileColumn: {
             column: string;
+            /** @description Whether Up Tack wrote it to say why rows were refused; it is not imported. */
+            ours: boolean;
             /** @description The field to which it seems to belong. */
             field: string | null;
             /** @enum {string} */
@@ -5706,8 +5708,12 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
+                    /** @description Of the file. Its import then knows the field of each column. */
+                    id?: string;
                     label: string;
                     fields: {
+                        /** @description Of the file, of which the field is made. */
+                        column?: string;
                         label: string;
                         type: string;
                         choices?: string[] | null;

@@ -41,12 +41,13 @@ export const profileFile = (id: string, table: string | null, options: Options) 
 export const importFile = (table: string, wish: Wish) =>
   awaitJob(api.POST("/api/tables/{table}/import", { params: { path: { table } }, body: wish }));
 
-export const refusedPath = (id: string, options: Options) => {
-  const given = Object.entries(options).filter((each): each is [string, string] => Boolean(each[1]));
-  return address(`/api/imports/${id}/refused?${new URLSearchParams(given)}`);
-};
+/** The ways of reading that somebody chose, for an address. */
+export const given = (options: Options): Record<string, string> =>
+  Object.fromEntries(Object.entries(options).filter((each): each is [string, string] => Boolean(each[1])));
 
-export const makeTable = (
-  label: string,
-  fields: { label: string; type: string; choices?: string[] | null; rules: object[] }[],
-) => data(api.POST("/api/imports/table", { body: { label, fields: fields as never } })) as Promise<Table>;
+export const refusedPath = (id: string, options: Options) =>
+  address(`/api/imports/${id}/refused?${new URLSearchParams(given(options))}`);
+
+type NewTable = operations["createTableFromFile"]["requestBody"]["content"]["application/json"];
+
+export const makeTable = (wish: NewTable) => data(api.POST("/api/imports/table", { body: wish })) as Promise<Table>;

@@ -643,6 +643,7 @@ export interface Gaps {
   "imports.shows": null;
   "imports.field": null;
   "imports.leftOut": null;
+  "imports.columnsLeftOut": { columns: Gap; count: number };
   "imports.readAs": null;
   "imports.orders.dmy": null;
   "imports.orders.mdy": null;
@@ -2346,6 +2347,8 @@ export const messages: { [key: string]: string } = {
   "imports.shows": "Sample values",
   "imports.field": "Field",
   "imports.leftOut": "don't import",
+  "imports.columnsLeftOut_one": "1 column is left out: %{columns}. Choose a field for it above to import it.",
+  "imports.columnsLeftOut_other": "%{count, number} columns are left out: %{columns}. Choose fields for them above to import them.",
   "imports.readAs": "Read as",
   "imports.orders.dmy": "day, month, year",
   "imports.orders.mdy": "month, day, year",

@@ -38,11 +38,12 @@ module UpTack
 
       def import(workspace, design, source, overrides, keep, file, refused)
         looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design)
-        looked.notes.each { |note| @err.puts note }
+        looked.settings = UseCases::Imports::SettingsOverride.over(looked.settings, overrides)
+        [*looked.notes, left_out(looked, overrides)].compact.each { |note| @err.puts note }
         UseCases::Imports::Run.new(workspace, progress: progress).call(
           source: source,
           table: design.key,
-          settings: UseCases::Imports::SettingsOverride.over(looked.settings, overrides),
+          settings: looked.settings,
           keep: keep,
           name: File.basename(file),
           refused: refused && "#{refused}.rows",
@@ -50,6 +51,14 @@ module UpTack
         )
       ensure
         write_refused(file, source, refused, workspace) if refused && File.file?("#{refused}.rows")
+      end
+
+      # Columns that are left out without anybody having said so.
+      def left_out(looked, overrides)
+        columns = looked.left_out - overrides["columns"].map { |each| each["column"] }
+        return if columns.empty?
+
+        Core::Messages["commands.import.columns_are_left_out", columns: columns.join(", ")]
       end
 
       def write_refused(path, source, refused, workspace)

@@ -24,76 +24,78 @@ export function Columns({ table, columns, onChange }: Props) {
           </tr>
         </thead>
         <tbody>
-          {columns.map((column) => {
-            const kind = fields.find((field) => field.key === column.field)?.kind;
-            return (
-              <tr
-                key={column.column}
-                className={`border-base-300/60 border-b last:border-0 ${column.field ? "" : "quiet"}`}
-              >
-                <td className="max-w-56 truncate px-4 py-1.5 font-semibold" title={column.column}>
-                  {column.column}
-                </td>
-                <td className="max-w-80 truncate px-4 py-1.5" title={column.samples.join(" · ")}>
-                  <span className="mr-2">{column.samples.slice(0, 3).join(" · ")}</span>
-                  <span className="quiet text-xs">{sentences.imports.filled(column.filled, column.blank)}</span>
-                </td>
-                <td className="px-4 py-1.5">
-                  <select
-                    className="select select-sm w-52"
-                    aria-label={`${t("imports.field")}: ${column.column}`}
-                    value={column.field ?? ""}
-                    onChange={(event) => onChange(column.column, { field: event.target.value || null })}
-                  >
-                    <option value="">{t("imports.leftOut")}</option>
-                    {fields.map((field) => (
-                      <option
-                        key={field.key}
-                        value={field.key}
-                        disabled={columns.some((each) => each !== column && each.field === field.key)}
+          {columns
+            .filter((column) => !column.ours)
+            .map((column) => {
+              const kind = fields.find((field) => field.key === column.field)?.kind;
+              return (
+                <tr
+                  key={column.column}
+                  className={`border-base-300/60 border-b last:border-0 ${column.field ? "" : "quiet"}`}
+                >
+                  <td className="max-w-56 truncate px-4 py-1.5 font-semibold" title={column.column}>
+                    {column.column}
+                  </td>
+                  <td className="max-w-80 truncate px-4 py-1.5" title={column.samples.join(" · ")}>
+                    <span className="mr-2">{column.samples.slice(0, 3).join(" · ")}</span>
+                    <span className="quiet text-xs">{sentences.imports.filled(column.filled, column.blank)}</span>
+                  </td>
+                  <td className="px-4 py-1.5">
+                    <select
+                      className="select select-sm w-52"
+                      aria-label={`${t("imports.field")}: ${column.column}`}
+                      value={column.field ?? ""}
+                      onChange={(event) => onChange(column.column, { field: event.target.value || null })}
+                    >
+                      <option value="">{t("imports.leftOut")}</option>
+                      {fields.map((field) => (
+                        <option
+                          key={field.key}
+                          value={field.key}
+                          disabled={columns.some((each) => each !== column && each.field === field.key)}
+                        >
+                          {field.label}
+                        </option>
+                      ))}
+                    </select>
+                  </td>
+                  <td className="px-4 py-1.5">
+                    {(kind === "date" || kind === "moment") && column.dated && (
+                      <select
+                        className="select select-sm w-44"
+                        aria-label={`${t("imports.readAs")}: ${column.column}`}
+                        value={column.dates}
+                        onChange={(event) =>
+                          onChange(column.column, { dates: event.target.value as FileColumn["dates"] })
+                        }
                       >
-                        {field.label}
-                      </option>
-                    ))}
-                  </select>
-                </td>
-                <td className="px-4 py-1.5">
-                  {(kind === "date" || kind === "moment") && column.dated && (
-                    <select
-                      className="select select-sm w-44"
-                      aria-label={`${t("imports.readAs")}: ${column.column}`}
-                      value={column.dates}
-                      onChange={(event) =>
-                        onChange(column.column, { dates: event.target.value as FileColumn["dates"] })
-                      }
-                    >
-                      {group("imports.orders").map(([order, name]) => (
-                        <option key={order} value={order}>
-                          {name}
-                        </option>
-                      ))}
-                    </select>
-                  )}
-                  {kind === "number" && (
-                    <select
-                      className="select select-sm w-44"
-                      aria-label={`${t("imports.readAs")}: ${column.column}`}
-                      value={column.decimal}
-                      onChange={(event) =>
-                        onChange(column.column, { decimal: event.target.value as FileColumn["decimal"] })
-                      }
-                    >
-                      {group("imports.marks").map(([mark, name]) => (
-                        <option key={mark} value={mark}>
-                          {name}
-                        </option>
-                      ))}
-                    </select>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
+                        {group("imports.orders").map(([order, name]) => (
+                          <option key={order} value={order}>
+                            {name}
+                          </option>
+                        ))}
+                      </select>
+                    )}
+                    {kind === "number" && (
+                      <select
+                        className="select select-sm w-44"
+                        aria-label={`${t("imports.readAs")}: ${column.column}`}
+                        value={column.decimal}
+                        onChange={(event) =>
+                          onChange(column.column, { decimal: event.target.value as FileColumn["decimal"] })
+                        }
+                      >
+                        {group("imports.marks").map(([mark, name]) => (
+                          <option key={mark} value={mark}>
+                            {name}
+                          </option>
+                        ))}
+                      </select>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
         </tbody>
       </table>
     </div>

@@ -49,7 +49,8 @@ export default function ImportView() {
   const waiting = params.get("file");
   if (waiting && !begun) {
     setBegun(true);
-    read(waiting, {});
+    const { file: _, ...how } = Object.fromEntries(params);
+    read(waiting, how);
   }
   const start = () => {
     setLook(null);
@@ -85,6 +86,7 @@ export default function ImportView() {
     });
 
   const taken = columns.filter((column) => column.field);
+  const leftOut = columns.filter((column) => !column.field && !column.ours).map((column) => column.column);
   const change = (name: string, parts: Partial<FileColumn>) => {
     setColumns(columns.map((column) => (column.column === name ? { ...column, ...parts } : column)));
     setFound(null);
@@ -112,6 +114,11 @@ export default function ImportView() {
           {!found?.saved && (
             <>
               <Columns table={table} columns={columns} onChange={change} />
+              {leftOut.length > 0 && (
+                <p className="text-sm text-warning" data-left-out>
+                  {t("imports.columnsLeftOut", { count: leftOut.length, columns: leftOut.join(", ") })}
+                </p>
+              )}
               <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
                 <label className="flex flex-col gap-1">
                   {t("imports.match")}

@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { type Look, makeTable, type Proposed, profileFile } from "../../api/imports";
+import { given, type Look, makeTable, type Options, type Proposed, profileFile } from "../../api/imports";
 import { refresh } from "../../api/queryKeys";
 import { useFieldTypes } from "../../components/fieldTypes";
 import { HelpLink } from "../../components/HelpLink";
@@ -20,15 +20,17 @@ export default function TableFromFile() {
   const navigate = useNavigate();
   const client = useQueryClient();
   const [look, setLook] = useState<Look | null>(null);
+  const [options, setOptions] = useState<Options>({});
   const [label, setLabel] = useState("");
   const [fields, setFields] = useState<Choice[]>([]);
   const { attempt, busy, failure } = useAttempt();
   const types = useFieldTypes();
   const lists = (type: string) => types.of(type).settings.includes("choices");
 
-  const read = (id: string, how: object) =>
+  const read = (id: string, how: Options) =>
     attempt(async () => {
       const next = await profileFile(id, null, how);
+      setOptions(how);
       setLook(next);
       setLabel(
         next.name
@@ -44,15 +46,17 @@ export default function TableFromFile() {
     attempt(async () => {
       const chosen = fields
         .filter((field) => field.taken)
-        .map(({ label: name, type, choices, rules, left }) => ({
+        .map(({ column, label: name, type, choices, rules, left }) => ({
+          column,
           label: name,
           type,
           choices: lists(type) ? choices : null,
           rules: rules.filter((rule) => !left.includes(rule.words)).map((rule) => rule.parts),
         }));
-      const made = await makeTable(label, chosen);
+      if (!look) return;
+      const made = await makeTable({ id: look.id, label, fields: chosen as never });
       refresh(client, "tables", "names", "map", "session");
-      navigate(`/t/${made.key}/import?file=${look?.id}`);
+      navigate(`/t/${made.key}/import?${new URLSearchParams({ file: look.id, ...given(options) })}`);
     });
   const change = (column: string, parts: Partial<Choice>) =>
     setFields(fields.map((field) => (field.column === column ? { ...field, ...parts } : field)));
@@ -72,7 +76,11 @@ export default function TableFromFile() {
       )}
       {look && (
         <>
-          <FileNotes look={look} onOptions={(how) => read(look.id, how)} onAnother={() => setLook(null)} />
+          <FileNotes
+            look={look}
+            onOptions={(how) => read(look.id, { ...options, ...how })}
+            onAnother={() => setLook(null)}
+          />
           <label className="flex max-w-sm flex-col gap-1">
             {t("imports.tableName")}
             <input className="input input-sm w-full" value={label} onChange={(event) => setLabel(event.target.value)} />

@@ -13,15 +13,16 @@ module UpTack
         # @param decimal_mark [String]
         # @param io [#<<]
         def write(upload, source, io, decimal_mark:)
-          known = source.columns.reject { |name| name == RejectedRows::WHY }
-          places = source.columns.each_index.reject { |index| source.columns[index] == RejectedRows::WHY }
+          places = source.columns.each_index.reject { |index| WhyHeading.ours?(source.columns[index]) }
+          readings = RejectedRows.readings(upload.refused).values_at(*places)
           target =
             Interchange::Writers.open(
               source.format,
               io,
-              [*known, RejectedRows::WHY],
+              [*source.columns.values_at(*places), WhyHeading.write(readings)],
               decimal_mark: decimal_mark,
-              name: "Refused"
+              name: "Refused",
+              **source.read_as.slice(:delimiter, :encoding)
             )
           RejectedRows.each(upload.refused) do |_, cells, why|
             target << [*cells.values_at(*places).map { |cell| without_guard(cell) }, why]

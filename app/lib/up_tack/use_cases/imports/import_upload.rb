@@ -19,7 +19,8 @@ module UpTack
         # @raise [StandardError] as Run does
         def call(table:, upload:, options:, overrides:, keep:)
           source = upload.source(options)
-          looked = FileAnalysis.new(@workspace).call(source, @workspace.table(table))
+          design = @workspace.table(table)
+          looked = FileAnalysis.new(@workspace).call(source, design, known: upload.fields(design))
           Run.new(@workspace, progress: @progress).call(
             source: source,
             table: table,

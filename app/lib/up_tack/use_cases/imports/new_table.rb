@@ -23,14 +23,32 @@ module UpTack
         # @param profiles [Array<Interchange::Profile>]
         # @return [Array<Proposed>]
         def self.propose(profiles)
-          labels = Hash.new(0)
-          profiles.map do |profile|
-            label = profile.name.gsub(/[^\p{L}\p{N} '’°%.()\/-]/, " ").strip.gsub(/\s+/, " ")[0, 60]
-            label = "Column" if label.empty? || !label.match?(/\p{L}/)
-            labels[label.downcase] += 1
-            label = "#{label} #{labels[label.downcase]}" if labels[label.downcase] > 1
+          labels = []
+          profiles.reject { |profile| WhyHeading.ours?(profile.name) }.map do |profile|
+            labels << label(profile.name, labels)
             type, choices = type(profile)
-            Proposed.new(column: profile.name, label: label, type: type, choices: choices, rules: rules(profile, type))
+            Proposed.new(
+              column: profile.name,
+              label: labels.last,
+              type: type,
+              choices: choices,
+              rules: rules(profile, type)
+            )
+          end
+        end
+
+        # The heading as it stands, as far as a label can be so long.
+        # @param taken [Array<String>] labels of other fields
+        # @return [String]
+        def self.label(heading, taken)
+          longest = Core::Design::Names::LONGEST_LABEL
+          plain = heading.gsub(/[[:cntrl:]]+/, " ").strip
+          plain = "Column" if plain.empty?
+          label = plain[0, longest].strip
+          (2..).each do |count|
+            return label if taken.none? { |other| Core::Unicode.folded(other) == Core::Unicode.folded(label) }
+
+            label = "#{plain[0, longest - 5].strip} #{count}"
           end
         end
 

@@ -6,14 +6,13 @@ module UpTack
       # The rows that were refused, as they stood in the file and with why: kept in a file,
       # since they may be many, and given out in the format that went in.
       module RejectedRows
-        # The column that says why; passed over when the file comes in again.
-        WHY = "Up Tack says"
-
         # Writes them one by one.
         class Writer
-          def initialize(path)
+          # @param settings [Settings] by which their file was read
+          def initialize(path, settings)
             @path = path
             @file = File.open(path, "w")
+            @file.puts(JSON.generate(settings.columns.map { |taken| [taken.dates, taken.decimal] }))
           end
 
           # @param row [Interchange::Source::Row]
@@ -43,9 +42,12 @@ module UpTack
 
         module_function
 
+        # @return [Array<Array(String, String)>] order of dates and decimal mark of each column
+        def readings(path) = JSON.parse(File.open(path, &:gets))
+
         # @yield [Integer, Array<Object>, String] each row's number, cells and why
         def each(path)
-          File.foreach(path) do |line|
+          File.foreach(path).lazy.drop(1).each do |line|
             number, cells, why = JSON.parse(line)
             yield number, cells.map { |cell| cell.is_a?(Hash) ? typed(cell) : cell }, why
           end

@@ -35,7 +35,7 @@ module UpTack
           Bulk.attempt(@workspace, keep, many: rows, progress: @progress) do |portions|
             @portions = portions
             @result = Result.new(made: 0, changed: 0, refused: refused)
-            @refused = refused && RejectedRows::Writer.new(refused)
+            @refused = refused && RejectedRows::Writer.new(refused, settings)
             work(table, name, rows)
           ensure
             @refused&.close

@@ -32,6 +32,23 @@ module UpTack
 
           # @return [String] where the rows that are refused are kept
           def refused = "#{path}.refused"
+
+          # Keeps to which fields of a table its columns belong, which was made of them.
+          # @param table [Core::Design::Table]
+          # @param fields [Hash{String=>Core::Design::Field}] by the column's name
+          def remember(table, fields)
+            File.write("#{path}.fields", JSON.generate({table.id => fields.transform_values(&:id)}))
+          end
+
+          # @param table [Core::Design::Table]
+          # @return [Hash{String=>String}] keys of fields by columns that are known to belong to them
+          def fields(table)
+            return {} unless File.file?("#{path}.fields")
+
+            ids = JSON.parse(File.read("#{path}.fields")).fetch(table.id, {})
+            keys = table.fields.to_h { |field| [field.id, field.key] }
+            ids.transform_values { |id| keys[id] }.compact
+          end
         end
 
         def initialize(person)

@@ -12,6 +12,7 @@ module UpTack
         MOST = 20
         KEPT = 24 * 60 * 60
         TOLD = "mistakes "
+        STOPPED = :stopped
 
         # What is known of one table.
         # state:: "running", "ready" or "failed"; done, total:: rules
@@ -34,6 +35,9 @@ module UpTack
 
         @counts = {}
         @threads = []
+        # What is being counted, with the number of the process that does it: nil before it has begun, and
+        # STOPPED where it shall not.
+        @counting = {}
         @mutex = Mutex.new
         Store::Generation.on("all") { forget }
 
@@ -62,6 +66,9 @@ module UpTack
           # @return [Boolean] whether it is
           def join(seconds = 120) = @threads.all? { |thread| thread.join(seconds) }
 
+          # Ends what this process has begun: somebody who asks again begins anew.
+          def stop = @mutex.synchronize { @counting.each_key { |key| terminate(key) } }
+
           # What is asked for after this is counted again.
           def forget
             @mutex.synchronize { @counts.clear }
@@ -78,27 +85,53 @@ module UpTack
             true
           end
 
+          # What was counted of the same table before its design changed is of no use any more.
           def begin_beside(key, count, asked)
             @threads = @threads.select(&:alive?)
+            @counting.each_key { |other| terminate(other) if other.values_at(0, 2) == key.values_at(0, 2) }
+            @counting[key] = nil
             @threads << Thread.new do
-              ask(asked) do |line|
+              ask(key, asked) do |line|
                 line.key?("record") ? record(count, line) : rule(count, line)
                 tell(key, count)
               end
-              count.state = "failed" unless count.done == count.total
             rescue SystemCallError, JSON::ParserError, IOError
-              count.state = "failed"
+              nil # It is told as one that has not come to its end.
             ensure
-              tell(key, count)
+              ended(key, count)
             end
           end
 
-          def ask(asked)
+          # What was stopped is forgotten, so that whoever asks begins anew.
+          def ended(key, count)
+            if @mutex.synchronize { @counting.delete(key) } == STOPPED
+              @mutex.synchronize { @counts.delete(key) }
+              return Store::Shared.delete(told_as(key))
+            end
+
+            count.state = "failed" unless count.done == count.total
+            tell(key, count)
+          end
+
+          def ask(key, asked)
             IO.popen([{"RUBYOPT" => nil}, RbConfig.ruby, *compiled, SCRIPT, {err: File::NULL}], "r+") do |child|
+              @mutex.synchronize do
+                next Process.kill("TERM", child.pid) if @counting[key] == STOPPED
+
+                @counting[key] = child.pid
+              end
               child.write(JSON.generate(asked))
               child.close_write
               child.each_line { |line| yield JSON.parse(line) }
             end
+          end
+
+          def terminate(key)
+            child = @counting[key]
+            @counting[key] = STOPPED
+            Process.kill("TERM", child) if child.is_a?(Integer)
+          rescue Errno::ESRCH
+            nil # It has ended meanwhile.
           end
 
           # What runs the same rules many thousand times gains by Ruby's compiler, where there is one.

@@ -34,7 +34,8 @@ module UpTack
         def key_for(label, taken:, fallback: "field")
           base = latin(label).gsub(/[^a-z0-9]+/, "_").gsub(/\A_+|_+\z/, "")[0, LONGEST_KEY - 6].sub(/_+\z/, "")
           base = fallback if base.empty?
-          base = "#{fallback}_#{base}" if base.match?(/\A\d/) || reserved?(base)
+          base = "n_#{base}" if base.match?(/\A\d/)
+          base = "#{fallback}_#{base}" if reserved?(base)
           return base unless taken.include?(base)
 
           (2..).each { |number| return "#{base}_#{number}" unless taken.include?("#{base}_#{number}") }

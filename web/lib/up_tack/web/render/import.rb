@@ -42,6 +42,7 @@ module UpTack
           {
             column: taken.column,
             field: taken.field,
+            ours: UseCases::Imports::WhyHeading.ours?(taken.column),
             dates: taken.dates,
             decimal: taken.decimal,
             kind: profile.kind_of_all,

@@ -25,12 +25,9 @@ module UpTack
           app.post("/api/imports/:id/look") do
             upload = uploads.new(person).find(params[:id])
             table = sent["table"] && workspace.table(sent["table"].to_s)
-            json(
-              Render::Import.look(
-                upload,
-                UseCases::Imports::FileAnalysis.new(workspace).call(upload.source(options_sent), table)
-              )
-            )
+            known = table ? upload.fields(table) : {}
+            analysis = UseCases::Imports::FileAnalysis.new(workspace)
+            json(Render::Import.look(upload, analysis.call(upload.source(options_sent), table, known: known)))
           end
 
           app.post("/api/tables/:table/import") do
@@ -70,13 +67,15 @@ module UpTack
           end
 
           app.post("/api/imports/table") do
-            parts = design_parts("label", "fields")
+            parts = design_parts("label", "fields", "id")
             fields = parts["fields"]
             unless fields.is_a?(Array) && fields.all? { |field| Routes::Imports.field?(field) }
               raise Params::Requests::Malformed, Core::Messages["web.imports.fields_must_be_list_of_objects"]
             end
 
-            table = UseCases::Imports::MakeTable.new(workspace).call(label: parts["label"], fields: fields)
+            upload = parts["id"] && uploads.new(person).find(parts["id"].to_s)
+            table =
+              UseCases::Imports::MakeTable.new(workspace).call(label: parts["label"], fields: fields, upload: upload)
             Proving.wake
             table_json(table.key, status: 201)
           end
