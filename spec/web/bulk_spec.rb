@@ -7,6 +7,38 @@ RSpec.describe "Many records over HTTP" do
 
   before { sign_in_as("Bram Tolley") }
 
+  it "calls saved what is there afterwards with that number and version, and nothing else" do
+    random = Random.new(22)
+    kinds = [
+      -> { {typed: good_piece.merge("maker_note" => "new #{random.rand(1000)}")} },
+      -> { {id: random.rand(1..20), typed: {maker_note: "changed #{random.rand(1000)}"}} },
+      -> { {typed: good_piece.merge("wet_weight" => "1")} },
+      -> { {id: 999, typed: {}} },
+      -> { {id: 3, version: 1, typed: {maker_note: "late"}} }
+    ]
+    20.times do
+      # Every other one has none among them that is refused.
+      drafts = Array.new(random.rand(1..4)) { kinds.first([2, 5].sample(random: random)).sample(random: random).call }
+      keep = ["all", "passing", "none", nil].sample(random: random)
+      before = [pieces.count, UpTack::Store::ChangeLog.latest]
+      told = ask(:post, "/api/tables/pieces/batch", {records: drafts, keep: keep}.compact)
+      saved, others = told["results"].partition { |each| each["state"] == "saved" }
+      kept = !told["report"]["batch"].nil?
+      expect(status).to eq((kept || keep == "none") ? 200 : 422)
+      expect(told["report"]["saved"]).to eq(saved.length)
+      expect([pieces.count, UpTack::Store::ChangeLog.latest]).to eq(before) if saved.empty?
+      saved.each do |each|
+        expect(ask(:get, "/api/tables/pieces/records/#{each["id"]}")["version"]).to be >= each["version"]
+      end
+      expect(others.filter_map { |each| each["version"] }).to be_empty
+      known = drafts.map { |draft| draft[:id] }
+      expect(told["results"].zip(known).reject { |each, id| each["state"] == "saved" || each["id"] == id }).to be_empty
+      next if kept
+
+      expect(told["report"]["changes"].filter_map { |each| each["id"] } - known).to be_empty
+    end
+  end
+
   it "writes a batch with a result for each record, and takes it back" do
     records = [
       {typed: good_piece},
@@ -17,7 +49,8 @@ RSpec.describe "Many records over HTTP" do
       {id: 6, version: 1, typed: {maker_note: "x"}}
     ]
     expect(ask(:post, "/api/tables/pieces/batch", {records: records})["report"]).to include(
-      "saved" => 3 - 1,
+      "saved" => 0,
+      "passing" => 2,
       "refused" => 3,
       "batch" => nil
     )

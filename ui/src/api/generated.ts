@@ -3486,9 +3486,40 @@ export interface components {
          * @enum {string}
          */
         Keep: "all" | "passing" | "none";
+        Written: {
+            report: components["schemas"]["Report"];
+            /** @description In the order in which they were sent. */
+            results: {
+                /**
+                 * @description not_saved: it passes, but was undone because another one was refused, or was only tried.
+                 * @enum {string}
+                 */
+                state: "saved" | "unchanged" | "refused" | "conflict" | "gone" | "not_saved";
+                id: number | null;
+                version: number | null;
+                messages: components["schemas"]["Message"][];
+                /** @description The record as it is now, where somebody else changed it. */
+                record?: components["schemas"]["Record"];
+                /** @description What they did. */
+                theirs?: components["schemas"]["Entry"][];
+            }[];
+        };
+        /** @description A problem as any other, with what became of each record. */
+        NotWritten: {
+            type: string;
+            title: string;
+            status: number;
+            /** @enum {string} */
+            code: "not_saved";
+            report: components["schemas"]["Report"];
+            results: components["schemas"]["Written"]["results"];
+        };
         Report: {
             looked_at: number;
+            /** @description How many are saved; 0 where it was only tried or none of them was kept. */
             saved: number;
+            /** @description How many pass their rules, whether they are kept or not. */
+            passing: number;
             unchanged: number;
             refused: number;
             /** @description Batch by which it can be undone; null if nothing was saved. */
@@ -3511,7 +3542,7 @@ export interface components {
                     passable: boolean;
                 }[];
             }[];
-            /** @description Some of the records that are saved. */
+            /** @description Some of the records that pass. A new one has an id only once it is saved. */
             changes: {
                 id: number | null;
                 title: string;
@@ -5155,24 +5186,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        report: components["schemas"]["Report"];
-                        /** @description In the order in which they were sent. */
-                        results: {
-                            /** @enum {string} */
-                            state: "saved" | "unchanged" | "refused" | "conflict" | "gone";
-                            id: number | null;
-                            version: number | null;
-                            messages: components["schemas"]["Message"][];
-                            /** @description The record as it is now, where somebody else changed it. */
-                            record?: components["schemas"]["Record"];
-                            /** @description What they did. */
-                            theirs?: components["schemas"]["Entry"][];
-                        }[];
-                    };
+                    "application/json": components["schemas"]["Written"];
                 };
             };
             202: components["responses"]["Job"];
+            /** @description One of them was refused, so that none is saved. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["NotWritten"];
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };

@@ -1,7 +1,7 @@
 import { useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, data, type RecordData } from "./client";
-import type { components, paths } from "./generated";
+import { api, data, ProblemError, type RecordData } from "./client";
+import type { components } from "./generated";
 import { awaitJob } from "./jobs";
 import type { Typed } from "./queries";
 import { queryKeys } from "./queryKeys";
@@ -92,7 +92,7 @@ export function useWindow(table: string, view: View, from: number, to: number) {
 export type Draft = { id: number | null; version?: number | null; typed: Typed; reasons?: { [rule: string]: string } };
 
 /** What became of each record of a batch. */
-export type Written = paths["/api/tables/{table}/batch"]["post"]["responses"]["200"]["content"]["application/json"];
+export type Written = components["schemas"]["Written"];
 
 /** Records that are sent again until they are answered; more go on in the background, with their count. */
 export const FEW = 200;
@@ -117,9 +117,15 @@ export function writeBatch(
         headers,
       }),
     );
-  if (records.length > FEW) return send({});
+  if (records.length > FEW) return send({}).catch(notSaved);
   const headers = { "Idempotency-Key": name };
-  return untilAnswered(() => send(headers), onSilence);
+  return untilAnswered(() => send(headers), onSilence).catch(notSaved);
+}
+
+/** That none was saved, since one was refused, tells what became of each as well. */
+function notSaved(error: unknown): Written {
+  if (error instanceof ProblemError && error.problem.code === "not_saved") return error.problem as unknown as Written;
+  throw error;
 }
 
 /** Where in a view a text stands next, from one place on or back from it. */

@@ -23,7 +23,7 @@ export function ChangedRecords({ report, most }: { report: Report; most: number 
           </span>
         </li>
       ))}
-      {report.saved > most && <li className="quiet px-3 py-1">{t("bulk.more", { n: report.saved - most })}</li>}
+      {report.passing > most && <li className="quiet px-3 py-1">{t("bulk.more", { n: report.passing - most })}</li>}
     </ul>
   );
 }

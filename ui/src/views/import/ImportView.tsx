@@ -194,7 +194,7 @@ export default function ImportView() {
                     {t("imports.toRecords")}
                   </Link>
                 )}
-                {!found.saved && report.saved > 0 && (
+                {!found.saved && report.passing > 0 && (
                   <button
                     type="button"
                     className="btn btn-primary btn-sm"
@@ -202,8 +202,8 @@ export default function ImportView() {
                     onClick={() => run(report.refused > 0 ? "passing" : "all")}
                   >
                     {report.refused > 0
-                      ? t("imports.savePassing", { count: report.saved })
-                      : t("imports.saveAll", { count: report.saved })}
+                      ? t("imports.savePassing", { count: report.passing })
+                      : t("imports.saveAll", { count: report.passing })}
                   </button>
                 )}
               </div>

@@ -142,12 +142,12 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
         <button
           type="button"
           className={`btn btn-sm ${kind === "delete" ? "btn-error" : "btn-primary"}`}
-          disabled={!report || report.saved === 0 || busy}
+          disabled={!report || report.passing === 0 || busy}
           onClick={go}
         >
-          {report && report.saved === 0
+          {report && report.passing === 0
             ? t("bulk.nothing")
-            : t(report?.refused ? `bulk.goPassing.${kind}` : `bulk.go.${kind}`, { count: report?.saved ?? count })}
+            : t(report?.refused ? `bulk.goPassing.${kind}` : `bulk.go.${kind}`, { count: report?.passing ?? count })}
         </button>
       </div>
     </Dialog>

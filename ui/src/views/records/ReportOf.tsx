@@ -11,7 +11,7 @@ export function ReportOf({ table, report, kind = "change" }: { table: Table; rep
   const rule = (id: string | null) => table.rules.find((each) => each.id === id);
   return (
     <div className="flex flex-col gap-4">
-      <p role="status">{sentences.bulk.would(kind, report.saved, report.unchanged, report.refused)}</p>
+      <p role="status">{sentences.bulk.would(kind, report.passing, report.unchanged, report.refused)}</p>
       {report.by_rule.length > 0 && (
         <section aria-label={t("bulk.refusedBy")}>
           <h3 className="mb-1 text-sm">{t("bulk.refusedBy")}</h3>

@@ -12,8 +12,8 @@ module UpTack
         # One record that is refused. place:: which of those given it is, from 0
         # id:: nil for a new one; refusals:: [{field:, rule:, message:, passable:}]
         Refused = Struct.new(:place, :id, :title, :refusals, keyword_init: true)
-        # One record that is saved. changes:: [{field:, label:, before:, after:, rule:}]
-        Shown = Struct.new(:id, :title, :changes, keyword_init: true)
+        # One record that is saved. made:: whether it is a new one; changes:: [{field:, label:, before:, after:, rule:}]
+        Shown = Struct.new(:id, :title, :made, :changes, keyword_init: true)
 
         # counts of records; by_rule:: of refusals, by rule id, nil for what no rule says
         attr_reader :looked_at, :saved, :unchanged, :by_rule, :refused, :shown
@@ -55,7 +55,7 @@ module UpTack
           @looked_at += 1
           case answer.state
           when :saved
-            saved_as(answer, changed)
+            saved_as(answer, id, changed)
           when :refused
             refuse(
               place,
@@ -88,7 +88,7 @@ module UpTack
 
         def refusal(message) = {field: nil, rule: nil, message: message, passable: false}
 
-        def saved_as(answer, changed)
+        def saved_as(answer, id, changed)
           return @unchanged += 1 unless changed
 
           @saved += 1
@@ -98,6 +98,7 @@ module UpTack
           @shown << Shown.new(
             id: answer.record&.id,
             title: title(answer.record&.id, answer.record&.values),
+            made: id.nil?,
             changes: changes.map { |change| as_shown(change) }
           )
         end

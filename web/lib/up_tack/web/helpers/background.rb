@@ -96,7 +96,9 @@ module UpTack
           workspace.renew
           return 204 unless present
 
-          json(present.call(result, workspace), status: status)
+          status = status.call(result) if status.respond_to?(:call)
+          type = (status < 400) ? "application/json" : "application/problem+json"
+          json(present.call(result, workspace), status: status, type: type)
         end
       end
     end

@@ -6,9 +6,9 @@ module UpTack
       # Helpers that write a response.
       module Responses
         # @param data [Object] for JSON
-        def json(data, status: 200)
+        def json(data, status: 200, type: "application/json")
           self.status(status)
-          content_type "application/json"
+          content_type type
           JSON.generate(data)
         end
 

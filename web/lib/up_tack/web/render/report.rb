@@ -14,7 +14,8 @@ module UpTack
         def render(report, table, visible)
           {
             looked_at: report.looked_at,
-            saved: report.saved,
+            saved: report.batch ? report.saved : 0,
+            passing: report.saved,
             unchanged: report.unchanged,
             refused: report.refused_count,
             batch: report.batch&.id,
@@ -30,7 +31,8 @@ module UpTack
             changes:
               report.shown.map do |each|
                 {
-                  **each.to_h,
+                  id: (each.id unless each.made && report.batch.nil?),
+                  title: each.title,
                   changes:
                     each
                       .changes

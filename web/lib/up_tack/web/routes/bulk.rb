@@ -26,10 +26,14 @@ module UpTack
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
             drafts, came, keep = drafts_sent, channel, sent["keep"] ? sent["keep"].to_s : "all"
+            undone = ->((report, _)) { report.batch.nil? && keep != "none" }
             present = ->((report, results), workspace) do
-              {report: Render::Report.render(report, table, workspace.visibility), results: results}
+              told = {report: Render::Report.render(report, table, workspace.visibility), results: results}
+              next told unless undone.call([report, results])
+
+              {type: "about:blank", title: Routes::Bulk.not_saved(report), status: 422, code: "not_saved", **told}
             end
-            in_background(present) do |progress, workspace|
+            in_background(present, status: ->(result) { undone.call(result) ? 422 : 200 }) do |progress, workspace|
               Routes::Bulk.write(
                 workspace,
                 UseCases::Bulk::Write.new(workspace, channel: came, progress: progress),
@@ -64,8 +68,20 @@ module UpTack
               )
             end
           results.each_with_index { |result, place| result[:id] ||= drafts[place][:id] }
+          take_back(results, drafts) unless report.batch
           [report, results]
         end
+
+        # What was undone again with the others has no number and no version that anybody may go by.
+        def self.take_back(results, drafts)
+          results.zip(drafts) do |result, draft|
+            result.merge!(state: "not_saved", id: draft[:id], version: nil) if result[:state] == "saved"
+          end
+        end
+
+        # @return [String] in words for whoever sent them
+        def self.not_saved(report) =
+          Core::Messages["web.bulk.nothing_was_saved", refused: report.refused_count, all: report.looked_at]
 
         # @return [Hash] of a record that somebody else changed: as it is now, and what they did
         def self.conflict(workspace, table, answer, id)
