@@ -30,7 +30,8 @@ begin
           "columns" => book.columns,
           "notes" => book.notes,
           "sheets" => book.sheets,
-          "sheet" => book.sheet
+          "sheet" => book.sheet,
+          "heading" => book.heading
         }
       )
     when "size"

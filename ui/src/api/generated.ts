@@ -958,9 +958,10 @@ export interface paths {
     "/api/imports/{id}/refused": {
         parameters: {
             query?: {
-                delimiter?: string;
-                encoding?: string;
+                delimiter?: components["schemas"]["Delimiter"];
+                encoding?: components["schemas"]["Encoding"];
                 sheet?: string;
+                heading?: components["schemas"]["Heading"];
             };
             header?: never;
             path: {
@@ -3461,12 +3462,30 @@ export interface components {
                 bytes: number;
             }[];
         };
+        /**
+         * @description What separates the cells of a CSV file. Told by the file if omitted.
+         * @enum {string}
+         */
+        Delimiter: "," | ";" | "\t" | "|";
+        /**
+         * @description Of a CSV file. Told by the file if omitted.
+         * @enum {string}
+         */
+        Encoding: "UTF-8" | "Windows-1252" | "Windows-1250" | "ISO-8859-1" | "ISO-8859-2" | "ISO-8859-15" | "macRoman" | "Shift_JIS" | "UTF-16LE" | "UTF-16BE";
+        /** @description Number of the row with the names of columns, or none. Told by the file if omitted. */
+        Heading: string;
         FileColumn: {
             column: string;
             /** @description Whether Up Tack wrote it to say why rows were refused; it is not imported. */
             ours: boolean;
             /** @description The field to which it seems to belong. */
             field: string | null;
+            /** @description The field of this name that only rules set, and whether it can be imported as it was. */
+            written: {
+                field: string;
+                label: string;
+                as_was: boolean;
+            } | null;
             /** @enum {string} */
             dates: "dmy" | "mdy" | "ymd";
             /** @enum {string} */
@@ -5767,9 +5786,12 @@ export interface operations {
             content: {
                 "application/json": {
                     table?: string | null;
-                    delimiter?: string;
-                    encoding?: string;
+                    /** @description Whether columns may belong to stamps, tallies and log lines. */
+                    as_was?: boolean;
+                    delimiter?: components["schemas"]["Delimiter"];
+                    encoding?: components["schemas"]["Encoding"];
                     sheet?: string;
+                    heading?: components["schemas"]["Heading"];
                 };
             };
         };
@@ -5792,6 +5814,13 @@ export interface operations {
                         delimiter: string | null;
                         sheets: string[];
                         sheet: string | null;
+                        /** @description Number of the row with the names of columns; 0 where there is none. */
+                        heading: number;
+                        /** @description Up to ten rows as they are read. */
+                        first_rows: {
+                            row: number;
+                            cells: string[];
+                        }[];
                         columns: components["schemas"]["FileColumn"][];
                         /** @description The fields of a table that could be made of it. */
                         proposed: {
@@ -5815,9 +5844,10 @@ export interface operations {
     listRefusedRows: {
         parameters: {
             query?: {
-                delimiter?: string;
-                encoding?: string;
+                delimiter?: components["schemas"]["Delimiter"];
+                encoding?: components["schemas"]["Encoding"];
                 sheet?: string;
+                heading?: components["schemas"]["Heading"];
             };
             header?: never;
             path: {
@@ -5858,9 +5888,12 @@ export interface operations {
                 "application/json": {
                     id: string;
                     keep: components["schemas"]["Keep"];
-                    delimiter?: string;
-                    encoding?: string;
+                    delimiter?: components["schemas"]["Delimiter"];
+                    encoding?: components["schemas"]["Encoding"];
                     sheet?: string;
+                    heading?: components["schemas"]["Heading"];
+                    /** @description Whether new records bring what stamps, tallies and log lines were; for builders. */
+                    as_was?: boolean;
                     /** @description Key of the field by which records that are there are found and changed; without it all rows are new records. */
                     match?: string | null;
                     /**

@@ -9,8 +9,8 @@ export type Look = operations["profileFile"]["responses"][200]["content"]["appli
 export type Proposed = Look["proposed"][number];
 export type Imported = { made: number; changed: number; report: Report };
 type Wish = operations["importFile"]["requestBody"]["content"]["application/json"];
-export type Options = Pick<Wish, "delimiter" | "encoding" | "sheet">;
-export type Settings = Pick<Wish, "columns" | "match" | "blanks">;
+export type Options = Pick<Wish, "delimiter" | "encoding" | "sheet" | "heading">;
+export type Settings = Pick<Wish, "columns" | "match" | "blanks" | "as_was">;
 
 /** Sends a file, telling how much of it is there; a browser's own fetch can't tell that. */
 export const uploadFile = (file: File, onProgress: (share: number) => void) =>
@@ -34,8 +34,9 @@ export const uploadFile = (file: File, onProgress: (share: number) => void) =>
     request.send(file);
   });
 
-export const profileFile = (id: string, table: string | null, options: Options) =>
-  data(api.POST("/api/imports/{id}/look", { params: { path: { id } }, body: { table, ...options } }));
+/** @param asWas whether columns may belong to what rules have written down */
+export const profileFile = (id: string, table: string | null, options: Options, asWas = false) =>
+  data(api.POST("/api/imports/{id}/look", { params: { path: { id } }, body: { table, as_was: asWas, ...options } }));
 
 /** Tries the rows on the rules, or saves them; a long one goes on in the background and can be stopped. */
 export const importFile = (table: string, wish: Wish) =>

@@ -633,17 +633,28 @@ export interface Gaps {
   "imports.formats": null;
   "imports.sending": { percent: Gap };
   "imports.another": null;
-  "imports.encoding": { name: Gap };
+  "imports.reading": null;
+  "imports.sheet": null;
+  "imports.heading": null;
+  "imports.noHeading": null;
+  "imports.headingRow": { row: Gap };
+  "imports.delimiter": null;
   "imports.divided.,": null;
   "imports.divided.;": null;
   "imports.divided.\t": null;
   "imports.divided.|": null;
-  "imports.sheet": null;
+  "imports.encodingOf": null;
+  "imports.firstRows": null;
+  "imports.rowNumber": null;
   "imports.column": null;
   "imports.shows": null;
   "imports.field": null;
   "imports.leftOut": null;
   "imports.columnsLeftOut": { columns: Gap; count: number };
+  "imports.setAnew": { columns: Gap };
+  "imports.setByRule": null;
+  "imports.asWas": null;
+  "imports.asWasNote": null;
   "imports.readAs": null;
   "imports.orders.dmy": null;
   "imports.orders.mdy": null;
@@ -1166,6 +1177,7 @@ export interface Gaps {
   "history.channels.tidy": null;
   "history.channels.numbers": null;
   "history.channels.import": null;
+  "history.channels.import as it was": null;
   "history.channels.made up": null;
   "history.channels.put back": null;
   "history.channels.backup": null;
@@ -2337,18 +2349,29 @@ export const messages: { [key: string]: string } = {
   "imports.formats": "CSV, XLSX, ODS, JSON or JSON Lines, of any size up to 1 GB",
   "imports.sending": "Uploading: %{percent} %",
   "imports.another": "Another file",
-  "imports.encoding": "encoding: %{name}",
-  "imports.divided.,": "separated by commas",
-  "imports.divided.;": "separated by semicolons",
-  "imports.divided.\t": "separated by tabs",
-  "imports.divided.|": "separated by bars",
+  "imports.reading": "How it is read",
   "imports.sheet": "Sheet",
+  "imports.heading": "Column names",
+  "imports.noHeading": "none, only records",
+  "imports.headingRow": "in row %{row}",
+  "imports.delimiter": "Cells separated by",
+  "imports.divided.,": "commas",
+  "imports.divided.;": "semicolons",
+  "imports.divided.\t": "tabs",
+  "imports.divided.|": "bars",
+  "imports.encodingOf": "Encoding",
+  "imports.firstRows": "The first rows as they are read",
+  "imports.rowNumber": "Row",
   "imports.column": "Column in the file",
   "imports.shows": "Sample values",
   "imports.field": "Field",
   "imports.leftOut": "don't import",
   "imports.columnsLeftOut_one": "1 column is left out: %{columns}. Choose a field for it above to import it.",
   "imports.columnsLeftOut_other": "%{count, number} columns are left out: %{columns}. Choose fields for them above to import them.",
+  "imports.setAnew": "Set anew by rules: %{columns}.",
+  "imports.setByRule": "set by a rule",
+  "imports.asWas": "Import as it was",
+  "imports.asWasNote": "Stamps, tallies and log lines come from the file. History says so. What is calculated is always calculated.",
   "imports.readAs": "Read as",
   "imports.orders.dmy": "day, month, year",
   "imports.orders.mdy": "month, day, year",
@@ -2918,6 +2941,7 @@ export const messages: { [key: string]: string } = {
   "history.channels.tidy": "clean-up",
   "history.channels.numbers": "numbers assigned",
   "history.channels.import": "import",
+  "history.channels.import as it was": "import as it was",
   "history.channels.made up": "generated",
   "history.channels.put back": "restored",
   "history.channels.backup": "",

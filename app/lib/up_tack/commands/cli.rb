@@ -89,9 +89,16 @@ module UpTack
       long_desc <<~TEXT
         Saves all rows or none, unless --passing is given. The exit status is 1 if rows were refused.
 
+        FILE may be - for standard input. How it is to be read is told by the file; the options are for where that
+        goes wrong.
+
         Example: uptack import clays clays.csv --dry-run --match name
       TEXT
       option :database, DATABASE
+      option :delimiter, banner: "SIGN", desc: "What separates cells: comma, semicolon, tab or bar"
+      option :encoding, banner: "NAME", desc: "Of a CSV file, such as Windows-1252"
+      option :sheet, banner: "NAME", desc: "Which sheet of a workbook"
+      option :heading, banner: "ROW", desc: "Number of the row with the names of columns, or none"
       option :dry_run, type: :boolean, default: false, desc: "Save nothing"
       option :passing, type: :boolean, default: false, desc: "Save the rows that pass, even if others are refused"
       option :keep_blank, type: :boolean, default: false, desc: "Blank cells clear the field"
@@ -101,6 +108,7 @@ module UpTack
         banner: "COLUMN=FIELD",
         desc: "Field of a column; COLUMN=- ignores it"
       option :match, banner: "FIELD", desc: "Update records with the same value in this field"
+      option :as_was, type: :boolean, default: false, desc: "Take stamps, tallies and log lines from the file"
       option :refused, banner: "FILE", desc: "File for the refused rows"
       def import(table, file) = run(Import, table: table, file: file)
 

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "tempfile"
+
 module UpTack
   module Commands
     # Imports the records of a file into a table, through its rules:
@@ -10,47 +12,66 @@ module UpTack
     class Import < Command
       SHOWN = 20
 
-      # @param table [String] key
-      # @param map [Array<String>] "Column=field"; "Column=-" ignores a column
-      # @param match [String, nil] key of the field by which records are found
-      # @param refused [String, nil] file for the refused rows
+      # Names for what a terminal takes badly.
+      DELIMITERS = {"comma" => ",", "semicolon" => ";", "tab" => "\t", "bar" => "|"}.freeze
+
+      # @param file [String] path, or "-" for standard input
+      # @param asked [Hash] see #bring_in
       # @return [Integer] 1 if rows were refused
-      def call(
-        table:, file:,
-        database: nil, dry_run: false, passing: false, keep_blank: false, map: [], match: nil, refused: nil
-      )
-        existing(file)
-        keep = passing ? "passing" : "all"
-        keep = "none" if dry_run
-        Database.open(database) do |workspace|
-          design = workspace.table(table)
-          source = Interchange::Source.open(file)
-          overrides = {
-            "columns" => map.map { |each| column_mapping(each, source, design) },
-            "match" => match,
-            "blanks" => keep_blank ? "kept" : nil
-          }
-          tell(import(workspace, design, source, overrides, keep, file, refused), keep)
+      def call(file:, **asked)
+        return bring_in(path: existing(file), name: File.basename(file), **asked) unless file == "-"
+
+        Tempfile.create("up_tack_import", binmode: true) do |copy|
+          IO.copy_stream(@input, copy)
+          copy.flush
+          bring_in(path: copy.path, name: "standard input", **asked)
         end
       end
 
       private
 
-      def import(workspace, design, source, overrides, keep, file, refused)
-        looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design)
+      # @param table [String] key
+      # @param map [Array<String>] "Column=field"; "Column=-" ignores a column
+      # @param match [String, nil] key of the field by which records are found
+      # @param as_was [Boolean] whether stamps, tallies and log lines come from the file
+      # @param refused [String, nil] file for the refused rows
+      # @param reading [Hash{Symbol=>String}] delimiter:, encoding:, sheet: and heading:, see Interchange::Source
+      def bring_in(
+        table:, path:, name:,
+        database: nil, dry_run: false, passing: false, keep_blank: false, map: [], match: nil, as_was: false,
+        refused: nil, **reading
+      )
+        keep = passing ? "passing" : "all"
+        keep = "none" if dry_run
+        reading[:delimiter] = DELIMITERS.fetch(reading[:delimiter], reading[:delimiter]) if reading[:delimiter]
+        Database.open(database) do |workspace|
+          design = workspace.table(table)
+          source = Interchange::Source.open(path, name: name, options: reading.transform_keys(&:to_s))
+          overrides = {
+            "columns" => map.map { |each| column_mapping(each, source, design) },
+            "match" => match,
+            "as_was" => as_was,
+            "blanks" => keep_blank ? "kept" : nil
+          }
+          tell(import(workspace, design, source, overrides, keep, name, refused), keep)
+        end
+      end
+
+      def import(workspace, design, source, overrides, keep, name, refused)
+        looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design, as_was: overrides["as_was"])
         looked.settings = UseCases::Imports::SettingsOverride.over(looked.settings, overrides)
-        [*looked.notes, left_out(looked, overrides)].compact.each { |note| @err.puts note }
+        [*looked.notes, left_out(looked, overrides), set_anew(looked)].compact.each { |note| @err.puts note }
         UseCases::Imports::Run.new(workspace, progress: progress).call(
           source: source,
           table: design.key,
           settings: looked.settings,
           keep: keep,
-          name: File.basename(file),
+          name: name,
           refused: refused && "#{refused}.rows",
           rows: looked.rows
         )
       ensure
-        write_refused(file, source, refused, workspace) if refused && File.file?("#{refused}.rows")
+        write_refused(name, source, refused, workspace) if refused && File.file?("#{refused}.rows")
       end
 
       # Columns that are left out without anybody having said so.
@@ -61,8 +82,15 @@ module UpTack
         Core::Messages["commands.import.columns_are_left_out", columns: columns.join(", ")]
       end
 
-      def write_refused(path, source, refused, workspace)
-        upload = UseCases::Imports::Uploads::Upload.new(path: refused, name: File.basename(path))
+      def set_anew(looked)
+        columns = looked.set_anew
+        return if columns.empty?
+
+        Core::Messages["commands.import.columns_are_set_anew", columns: columns.join(", ")]
+      end
+
+      def write_refused(name, source, refused, workspace)
+        upload = UseCases::Imports::Uploads::Upload.new(path: refused, name: name)
         rows = "#{refused}.rows"
         FileUtils.mv(rows, upload.refused)
         File.open(refused, "wb") do |io|

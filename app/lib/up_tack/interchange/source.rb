@@ -8,11 +8,29 @@ module UpTack
       MOST_COLUMNS = 2_000
       LONGEST_CELL = 1_048_576
 
+      # Ways of reading that somebody may choose.
+      OPTIONS = %w[delimiter encoding sheet heading].freeze
+      # How files begin that are no tables.
+      NO_TABLES = {
+        "%PDF" => "pdf",
+        "\x89PNG".b => "picture",
+        "\xFF\xD8\xFF".b => "picture",
+        "GIF8" => "picture",
+        "\xD0\xCF\x11\xE0".b => "old_workbook",
+        "SQLite format 3" => "database",
+        "\x1F\x8B".b => "packed",
+        "{\\rtf" => "text_document"
+      }.freeze
+      SQL = %r{
+        \A(?:--[^\n]*\s+|/\*.*?\*/\s*)*
+        (?:create\s+table|insert\s+into|begin\s*(?:transaction)?\s*;|pragma\s|set\s+\w+\s*(?:=|to\b)|drop\s+table)
+      }mix
+
       module_function
 
       # @param path [String]
       # @param name [String] under which people know the file
-      # @param options [Hash{String=>String}] "delimiter", "encoding" or "sheet" where somebody knows better
+      # @param options [Hash{String=>String}] those of OPTIONS where somebody knows better
       # @return [Readers::Csv, Readers::Apart, Readers::Json]
       # @raise [Unreadable]
       def open(path, name: File.basename(path), options: {})
@@ -38,24 +56,50 @@ module UpTack
 
         kind = known_as(head)
         raise Unreadable, Core::Messages["interchange.source.is_not_table", name: name, kind: kind] if kind
-        return (ending == "jsonl" || head.lstrip.start_with?("{")) ? "jsonl" : "json" if %w[json jsonl].include?(ending)
+        return json_kind(path, ending) if %w[json jsonl].include?(ending)
 
         "csv"
       end
 
       # @return [String, nil] what a file is that is surely no table
       def known_as(head)
+        text = head.delete_prefix("\xEF\xBB\xBF".b).lstrip
+        kind =
+          NO_TABLES.find { |start, _| head.start_with?(start) }&.last ||
+          ("flat_sheet" if text.start_with?("<?xml") && text.include?("office:spreadsheet")) ||
+          ("page" if text.match?(/\A<(?:!doctype html|html)/i)) ||
+          ("xml" if text.match?(/\A<\?xml|\A<\w+[^>]*xmlns/n)) ||
+          ("sql" if text.match?(SQL))
+        kind && words_for(kind)
+      end
+
+      def words_for(kind)
         {
-          "%PDF" => "a PDF",
-          "\x89PNG".b => "a picture",
-          "\xFF\xD8\xFF".b => "a picture",
-          "GIF8" => "a picture",
-          "\xD0\xCF\x11\xE0".b => "a workbook of an old format",
-          "SQLite format 3" => "a database",
-          "\x1F\x8B".b => "a packed file",
-          "<!DOCTYPE html" => "a web page",
-          "<html" => "a web page"
-        }.find { |start, _| head.start_with?(start) }&.last
+          "database" => Core::Messages["interchange.source.kinds.database"],
+          "flat_sheet" => Core::Messages["interchange.source.kinds.flat_sheet"],
+          "old_workbook" => Core::Messages["interchange.source.kinds.old_workbook"],
+          "packed" => Core::Messages["interchange.source.kinds.packed"],
+          "page" => Core::Messages["interchange.source.kinds.page"],
+          "pdf" => Core::Messages["interchange.source.kinds.pdf"],
+          "picture" => Core::Messages["interchange.source.kinds.picture"],
+          "sql" => Core::Messages["interchange.source.kinds.sql"],
+          "text_document" => Core::Messages["interchange.source.kinds.text_document"],
+          "xml" => Core::Messages["interchange.source.kinds.xml"]
+        }.fetch(kind)
+      end
+
+      # An object a line, or one whole: a single object of one line is such a line, unless it has a list of objects.
+      def json_kind(path, ending)
+        return "jsonl" if ending == "jsonl"
+
+        File.open(path, "rb") do |file|
+          lines = file.each_line(chomp: true).lazy.reject { |line| line.strip.empty? }.first(2)
+          first = lines.first.to_s.delete_prefix("\xEF\xBB\xBF".b).strip
+          next "json" unless first.start_with?("{") && first.end_with?("}")
+          next "jsonl" if lines.length > 1
+
+          first.match?(/\[\s*\{/n) ? "json" : "jsonl"
+        end
       end
 
       # Two columns of one name are told apart, and one without a name gets one.
@@ -71,7 +115,7 @@ module UpTack
         seen = Hash.new(0)
         notes = []
         found = names.each_with_index.map do |name, index|
-          text = name.to_s.strip.gsub(/\s+/, " ")[0, 200]
+          text = Profile.text(name).strip.gsub(/\s+/, " ")[0, 200]
           text = "Column #{index + 1}" if text.empty?
           seen[text] += 1
           next text if seen[text] == 1

@@ -14,7 +14,7 @@ module UpTack
       def initialize(workspace, table, **more)
         super
         @waiting = []
-        @wait = @channel == "import" && quiet? && partition.order_independent?
+        @wait = importing? && quiet? && partition.order_independent?
       end
 
       # @param ahead [Ahead, nil]
@@ -41,11 +41,13 @@ module UpTack
 
       private
 
+      def importing? = BRINGS.key?(@channel)
+
       def new_counters = Store::Counters.new(buffered: true)
       def new_upkeep = Recalculation::AfterSave.new(@workspace, @table, buffered: true)
 
       def new_log =
-        Store::LogWriter.new(buffered: true, entries: @channel == "import", open: partition.open_fields)
+        Store::LogWriter.new(buffered: true, entries: importing?, open: partition.open_fields)
 
       # What others hold is looked up once for many.
       def look_around(pending = nil)

@@ -8,6 +8,8 @@ module UpTack
     class RecordWriter
       NONE = {}.freeze
       NOTHING = {}.freeze
+      # What may come along that only rules would give, by channel.
+      BRINGS = {"import" => true, "import as it was" => :as_was}.freeze
       private_constant :NONE
 
       # @param workspace [Workspace]
@@ -46,7 +48,7 @@ module UpTack
             typed: typed,
             stored: stored&.values,
             id: known,
-            brings: @channel == "import",
+            brings: BRINGS[@channel],
             carried: @form ? carried.slice(*@form.form.carried) : NONE,
             **more
           )

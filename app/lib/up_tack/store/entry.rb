@@ -17,7 +17,8 @@ module UpTack
 
       # Ways into the database: by people and scripts, many at once, and by Up Tack itself.
       CHANNELS = [
-        "form", "grid", "api", "import", "bulk", "tidy", "numbers", "made up", "put back", "backup", "rule"
+        "form", "grid", "api", "import", "import as it was", "bulk", "tidy", "numbers", "made up", "put back",
+        "backup", "rule"
       ].freeze
 
       belongs_to :batch, class_name: "UpTack::Store::Batch", optional: true

@@ -13,7 +13,8 @@ module UpTack
       # columns:: a Taken each
       # match:: key of the field by which records that are there are found; nil makes new ones
       # blanks:: "left", so that rules fill what a file leaves blank, or "kept" blank
-      Settings = Struct.new(:columns, :match, :blanks, keyword_init: true)
+      # as_was:: whether new records bring what rules have written down of earlier saves
+      Settings = Struct.new(:columns, :match, :blanks, :as_was, keyword_init: true)
     end
   end
 end

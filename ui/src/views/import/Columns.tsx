@@ -5,13 +5,19 @@ import { group, sentences, t } from "../../words";
 type Props = {
   table: Table;
   columns: FileColumn[];
+  /** Whether what rules have written down comes from the file. */
+  asWas: boolean;
   onChange: (column: string, parts: Partial<FileColumn>) => void;
 };
 
 /** To which field each column of the file belongs, and how what it shows is read. */
-export function Columns({ table, columns, onChange }: Props) {
+export function Columns({ table, columns, asWas, onChange }: Props) {
   const numbered = new Set(table.rules.filter((rule) => rule.stage === "number").map((rule) => rule.field));
-  const fields = table.fields.filter((field) => field.may_edit && (!field.given || numbered.has(field.key)));
+  const written = new Set(table.rules.filter((rule) => rule.stage === "log").map((rule) => rule.field));
+  const fields = table.fields.filter(
+    (field) =>
+      field.may_edit && (!field.given || numbered.has(field.key) || (asWas && field.kept && written.has(field.key))),
+  );
   return (
     <div className="sheet overflow-auto">
       <table className="w-full text-[0.8125rem]">
@@ -47,7 +53,7 @@ export function Columns({ table, columns, onChange }: Props) {
                       value={column.field ?? ""}
                       onChange={(event) => onChange(column.column, { field: event.target.value || null })}
                     >
-                      <option value="">{t("imports.leftOut")}</option>
+                      <option value="">{t(column.written ? "imports.setByRule" : "imports.leftOut")}</option>
                       {fields.map((field) => (
                         <option
                           key={field.key}

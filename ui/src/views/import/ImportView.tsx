@@ -11,6 +11,7 @@ import {
   profileFile,
   refusedPath,
 } from "../../api/imports";
+import { useSession } from "../../api/queries";
 import { refresh } from "../../api/queryKeys";
 import { type Keep, undoBatch } from "../../api/records";
 import { useTableHere } from "../../app/TableFrame";
@@ -26,18 +27,21 @@ import { Outcome } from "./Outcome";
 export default function ImportView() {
   const table = useTableHere();
   const client = useQueryClient();
+  const me = useSession().data?.person;
   const [params, setParams] = useSearchParams();
   const [look, setLook] = useState<Look | null>(null);
   const [options, setOptions] = useState<Options>({});
   const [columns, setColumns] = useState<FileColumn[]>([]);
   const [match, setMatch] = useState("");
   const [blanks, setBlanks] = useState<"left" | "kept">("left");
+  const [asWas, setAsWas] = useState(false);
   const [found, setFound] = useState<{ what: Imported; saved: boolean } | null>(null);
   const { attempt, busy, failure, forget } = useAttempt();
 
-  const read = (id: string, how: Options) =>
+  const read = (id: string, how: Options, was = asWas) =>
     attempt(async () => {
-      const next = await profileFile(id, table.key, how);
+      const next = await profileFile(id, table.key, how, was);
+      setAsWas(was);
       setOptions(how);
       setLook(next);
       setColumns(next.columns);
@@ -70,6 +74,7 @@ export default function ImportView() {
         columns: settings,
         match: match || null,
         blanks,
+        as_was: asWas,
       });
       const saved = what.report.batch !== null;
       setFound({ what, saved });
@@ -86,7 +91,10 @@ export default function ImportView() {
     });
 
   const taken = columns.filter((column) => column.field);
-  const leftOut = columns.filter((column) => !column.field && !column.ours).map((column) => column.column);
+  const open = columns.filter((column) => !column.field && !column.ours);
+  const leftOut = open.filter((column) => !column.written).map((column) => column.column);
+  const setAnew = open.filter((column) => column.written).map((column) => column.column);
+  const mayBeAsWas = me?.role === "builder" && (asWas || columns.some((column) => column.written?.as_was));
   const change = (name: string, parts: Partial<FileColumn>) => {
     setColumns(columns.map((column) => (column.column === name ? { ...column, ...parts } : column)));
     setFound(null);
@@ -113,11 +121,31 @@ export default function ImportView() {
           <FileNotes look={look} onOptions={(how) => read(look.id, { ...options, ...how })} onAnother={start} />
           {!found?.saved && (
             <>
-              <Columns table={table} columns={columns} onChange={change} />
+              <Columns table={table} columns={columns} asWas={asWas} onChange={change} />
               {leftOut.length > 0 && (
                 <p className="text-sm text-warning" data-left-out>
                   {t("imports.columnsLeftOut", { count: leftOut.length, columns: leftOut.join(", ") })}
                 </p>
+              )}
+              {setAnew.length > 0 && (
+                <p className="text-sm" data-set-anew>
+                  {t("imports.setAnew", { columns: setAnew.join(", ") })}
+                </p>
+              )}
+              {mayBeAsWas && (
+                <label className="flex items-start gap-2">
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-sm"
+                    checked={asWas}
+                    disabled={busy}
+                    onChange={(event) => look && read(look.id, options, event.target.checked)}
+                  />
+                  <span>
+                    {t("imports.asWas")}
+                    <span className="quiet block text-xs">{t("imports.asWasNote")}</span>
+                  </span>
+                </label>
               )}
               <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
                 <label className="flex flex-col gap-1">

@@ -12,7 +12,7 @@ module UpTack
         MEMORY = 1_500_000_000
         SECONDS = 900
 
-        attr_reader :format, :columns, :notes, :sheets, :sheet
+        attr_reader :format, :columns, :notes, :sheets, :sheet, :heading
 
         # @param options [Hash{String=>String}] see Workbook
         # @raise [Unreadable]
@@ -21,11 +21,12 @@ module UpTack
           @name = name
           @options = options
           head = ask("head") { |frame| break frame }
-          @format, @columns, @notes, @sheets, @sheet = head.values_at("format", "columns", "notes", "sheets", "sheet")
+          @format, @columns, @notes, @sheets, @sheet, @heading =
+            head.values_at("format", "columns", "notes", "sheets", "sheet", "heading")
         end
 
-        # @return [Hash{Symbol=>Object}] how it is read: sheet: the name of one, and sheets: of all
-        def read_as = {sheets: sheets, sheet: sheet}
+        # @return [Hash{Symbol=>Object}] how it is read: sheet: the name of one, sheets: of all, and heading:
+        def read_as = {sheets: sheets, sheet: sheet, heading: heading}
 
         # @return [Integer] rows, about, by which progress is told
         def size = @size ||= ask("size") { |frame| break frame }

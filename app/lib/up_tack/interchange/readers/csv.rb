@@ -9,6 +9,12 @@ module UpTack
         DELIMITERS = [",", ";", "\t", "|"].freeze
         # Characters looked at to tell the delimiter, and lines.
         SAMPLE = 65_536
+        # Those in which files are written, as Ruby names them.
+        ENCODINGS = %w[
+          UTF-8 Windows-1252 Windows-1250 ISO-8859-1 ISO-8859-2 ISO-8859-15 macRoman Shift_JIS UTF-16LE UTF-16BE
+        ].freeze
+        # A first line by which some programs tell what separates the cells.
+        SEPARATED = /\Asep=(.)\r?\n?\z/
         # What stands for bytes that are no text.
         LOST = "\uFFFD"
 
@@ -26,26 +32,32 @@ module UpTack
 
         # @param path [String]
         # @param name [String]
-        # @param options [Hash{String=>String}] "delimiter" and "encoding"
+        # @param options [Hash{String=>String}] "delimiter", one of DELIMITERS, "encoding", one of ENCODINGS, and
+        #   "heading", see Heading
         # @raise [Unreadable]
         def initialize(path, name, options = {})
           @path = path
           @name = name
           found = EncodingDetector.call(path)
           @mark = found.mark
-          @encoding = options["encoding"] || found.name
+          @encoding = chosen_encoding(options["encoding"].to_s) || found.name
           @mixed = options["encoding"] ? [] : found.mixed
           sample = read_sample
           raise Unreadable, Core::Messages["interchange.csv.holds_no_text", name: name] if sample.include?("\0")
 
-          @delimiter = DELIMITERS.include?(options["delimiter"]) ? options["delimiter"] : tell_delimiter(sample)
+          told = sample.lines.first.to_s[SEPARATED, 1]
+          @told = !told.nil?
+          sample = sample.lines.drop(1).join if @told
+          @delimiter = chosen_delimiter(options["delimiter"].to_s) || told || tell_delimiter(sample)
+          @spaced = sample.match?(/"[ \t]+#{Regexp.escape(@delimiter)}|#{Regexp.escape(@delimiter)}[ \t]+"/)
           @ends = tell_ends(sample)
-          head = first_row
-          @columns, @notes = Source.columns(head, name)
-          if @mixed.any?
-            @notes = [mixed_note] + @notes
-          end
+          @heading = Heading.find(first_rows, options["heading"], name)
+          @columns, notes = Source.columns(@heading.names, name)
+          @notes = [*(mixed_note if @mixed.any?), *@heading.notes, *notes]
         end
+
+        # @return [Integer] number of the row with the names of columns; 0 where there is none
+        def heading = @heading.number
 
         def mixed_note
           most = EncodingDetector::MOST_LINES
@@ -57,8 +69,8 @@ module UpTack
           ]
         end
 
-        # @return [Hash{Symbol=>Object}] how it is read: encoding: and delimiter:
-        def read_as = {encoding: encoding, delimiter: delimiter}
+        # @return [Hash{Symbol=>Object}] how it is read: encoding:, delimiter: and heading:
+        def read_as = {encoding: encoding, delimiter: delimiter, heading: heading}
 
         # @return [Integer] its size, by which progress is told
         def size = File.size(@path)
@@ -68,11 +80,26 @@ module UpTack
         # @return [void]
         def each_row
           each_line_of_cells do |cells, number, place|
-            yield row(number, cells), place unless number == 1 || cells.empty?
+            yield row(number, cells), place unless number <= heading || Heading.blank?(cells)
           end
         end
 
         private
+
+        def chosen_encoding(given)
+          return if given.empty?
+          return given if ENCODINGS.include?(given)
+
+          known = ENCODINGS.join(", ")
+          raise Unreadable, Core::Messages["interchange.csv.no_such_encoding", given: given, known: known]
+        end
+
+        def chosen_delimiter(given)
+          return if given.empty?
+          return given if DELIMITERS.include?(given)
+
+          raise Unreadable, Core::Messages["interchange.csv.no_such_delimiter", given: given]
+        end
 
         # Strictly read, a file takes half the time. What is no RFC 4180 is read once more from
         # there on as people really write it, which finds the same in all rows before.
@@ -114,15 +141,24 @@ module UpTack
           Source::Row.new(number, cells, problem, true)
         end
 
-        def first_row
-          head = nil
-          lines { |csv, _| head = shift(csv, 1) }
-          if head.nil? || head.compact.empty?
-            raise Unreadable,
-              Core::Messages["interchange.all.has_no_rows", name: @name]
+        # Of which the head is one. Those after it may be broken, which is told once they are read.
+        def first_rows
+          rows = []
+          number = 0
+          lines do |csv, _|
+            while rows.length < Heading::ROWS && (cells = first_row(csv, number += 1, rows))
+              rows << [number, cells] unless Heading.blank?(cells)
+            end
           end
+          raise Unreadable, Core::Messages["interchange.all.has_no_rows", name: @name] if rows.empty?
 
-          head
+          rows
+        end
+
+        def first_row(csv, number, before)
+          shift(csv, number)
+        rescue Unreadable
+          raise if before.empty?
         end
 
         # Broken quotes are told with their row; a quote that is never closed ends a file
@@ -150,10 +186,12 @@ module UpTack
               undef: :replace,
               replace: LOST
             )
-            odd = @ends == :mixed || @mixed.any?
+            file.gets if @told
+            odd = @ends == :mixed || @mixed.any? || @spaced
+            text = odd ? Lines.new(file, spaced: (@delimiter if @spaced)) : file
             yield(
               CSV.new(
-                odd ? Ends.new(file) : file,
+                text,
                 col_sep: @delimiter,
                 row_sep: odd ? "\n" : @ends,
                 liberal_parsing: !strictly,
@@ -191,41 +229,6 @@ module UpTack
               "\r" => bare.scan(/\r(?!\n)/).length
             }.reject { |_, times| times.zero? }
           (found.length > 1) ? :mixed : found.keys.first || "\n"
-        end
-
-        # Line ends of any kind as one kind, and bytes that are no text as LOST.
-        class Ends
-          def initialize(io)
-            @io = io
-            @held = +""
-          end
-
-          def gets(separator = "\n", limit = nil, chomp: false)
-            fill until @held.include?("\n") || @over
-            return if @held.empty?
-
-            length = (@held.index("\n") || (@held.length - 1)) + 1
-            line = @held.slice!(0, limit ? [limit, length].min : length)
-            chomp ? line.chomp(separator) : line
-          end
-
-          def read(length = nil)
-            fill until @over || (length && @held.length >= length)
-            @held.empty? ? nil : @held.slice!(0, length || @held.length)
-          end
-
-          def eof?
-            fill until @over || !@held.empty?
-            @held.empty?
-          end
-
-          private
-
-          def fill
-            block = @io.gets("\n", SAMPLE) or return @over = true
-            block << @io.getc.to_s if block.end_with?("\r")
-            @held << block.scrub(LOST).gsub(/\r\n?/, "\n")
-          end
         end
       end
     end

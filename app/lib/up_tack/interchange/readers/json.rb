@@ -3,14 +3,14 @@
 module UpTack
   module Interchange
     module Readers
-      # Rows of JSON (RFC 8259): a list of objects, or an object a line (JSON Lines). Read
-      # object by object, so that a long list takes no more memory than its longest object.
+      # Rows of JSON (RFC 8259): a list of objects, also as the first such list of an object around it, or an object
+      # a line (JSON Lines). Read object by object, so that a long list takes no more memory than its longest object.
+      # An object within another one gives its columns with dots, "kiln.name"; a list is read as one text.
       class Json
         attr_reader :format, :columns, :notes
 
         # Objects looked at to tell the columns.
         SAMPLE = 500
-        BLOCK = 1 << 16
         # Bytes of one object at most.
         LONGEST = 8 << 20
 
@@ -33,7 +33,7 @@ module UpTack
           keys = {}
           count = 0
           each_object do |object, _|
-            object.each_key { |key| keys[key] = true }
+            flat(object).each_key { |key| keys[key] = true }
             break if (count += 1) >= SAMPLE
           end
           raise Unreadable, Core::Messages["interchange.json.holds_no_objects", name: name] if keys.empty?
@@ -54,11 +54,10 @@ module UpTack
           number = 1
           each_object do |object, place|
             number += 1
-            nested = object.find { |_, value| value.is_a?(Hash) || value.is_a?(Array) }
+            object = flat(object)
             unknown = object.keys - @keys
-            problem = Core::Messages["interchange.json.holds_list_or_object", nested: nested.first] if nested
             if unknown.any?
-              problem ||=
+              problem =
                 Core::Messages[
                   "interchange.json.it_has_which_none_of_first_objects",
                   unknown: unknown.first,
@@ -74,8 +73,25 @@ module UpTack
         def cell(value)
           case value
           when Integer then BigDecimal(value)
-          when Hash, Array then JSON.generate(value)
+          when Array then listed(value)
           else value
+          end
+        end
+
+        # Plain values are read as people would list them.
+        def listed(values)
+          return JSON.generate(values) if values.any? { |each| each.is_a?(Hash) || each.is_a?(Array) }
+
+          values.compact.map { |value| Profile.text(cell(value)) }.join(", ").then { |all| all unless all.empty? }
+        end
+
+        def flat(object)
+          return object unless object.each_value.any?(Hash)
+
+          object.each_with_object({}) do |(key, value), all|
+            next all[key] = value unless value.is_a?(Hash)
+
+            flat(value).each { |inner, each| all["#{key}.#{inner}"] = each }
           end
         end
 
@@ -99,54 +115,10 @@ module UpTack
           end
         end
 
-        # Finds where each object of the list begins and ends, quotes and brackets in texts left aside.
         def list(file)
-          depth = 0
-          text = false
-          escaped = false
-          held = nil
+          objects = JsonObjects.new(file, @name)
           count = 0
-          begun = ended = false
-          while (block = file.read(BLOCK))
-            block.each_char do |sign|
-              held << sign if held
-              if escaped then escaped = false
-              elsif text
-                text = false if sign == '"'
-                escaped = true if sign == "\\"
-              elsif sign == '"' then text = true
-              elsif "{[".include?(sign)
-                if !begun && sign != "["
-                  raise Unreadable,
-                    Core::Messages["interchange.json.is_no_list_of_objects", name: @name]
-                end
-
-                begun = true
-                held = +sign if depth == 1
-                depth += 1
-              elsif "}]".include?(sign)
-                depth -= 1
-                if depth == 1
-                  count += 1
-                  yield object(held, "Object #{count}"), file.pos
-                  held = nil
-                end
-                ended = true if depth.zero?
-              elsif depth == 1 && !",\s\n\r\t".include?(sign) && held.nil?
-                raise Unreadable,
-                  Core::Messages["interchange.json.object_of_is_no_object", number: count + 1, name: @name]
-              end
-              if held && held.bytesize > LONGEST
-                raise Unreadable,
-                  Core::Messages["interchange.json.object_of_is_too_long", number: count + 1, name: @name]
-              end
-            end
-          end
-          raise Unreadable, Core::Messages["interchange.json.is_no_list_of_objects", name: @name] unless begun
-          unless ended
-            raise Unreadable,
-              Core::Messages["interchange.json.ends_within_object", name: @name, number: count + 1]
-          end
+          objects.each { |text| yield object(text, "Object #{count += 1}"), file.pos }
         end
 
         def object(text, place)

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "roo"
+require "zip"
 
 module UpTack
   module Interchange
@@ -17,12 +17,8 @@ module UpTack
         TYPES = {"xlsx" => "[Content_Types].xml", "ods" => "content.xml"}.freeze
         # Bytes of the texts that a workbook keeps apart, which are held while it is read.
         MOST_TEXTS = 120_000_000
-        # Cells after which what is no longer needed of them is let go.
-        TIDY_UP = 100_000
         # Bytes from which on a workbook is large.
         LARGE = 5_000_000
-        # Seconds of a day.
-        DAY = 86_400
         # What the libraries raise on a damaged file: not only errors of their own, but whatever
         # comes of a length or an offset that makes no sense.
         DAMAGE = [StandardError, ScriptError, SystemStackError].freeze
@@ -87,38 +83,41 @@ module UpTack
         # @return [String] the one that is read
         attr_reader :sheet
 
-        # @param options [Hash{String=>String}] "sheet" names the one to read; the first with rows without it
+        # @param options [Hash{String=>String}] "sheet" names the one to read, the first with rows without it;
+        #   "heading" as Heading has it
         # @raise [Unreadable]
         def initialize(path, name, format, options = {})
           @path = path
           @name = name
           @format = format
           opening do |book|
-            @sheets = book.sheets
-            @sheet =
-              @sheets.include?(options["sheet"]) ? options["sheet"] : @sheets.find { |each| first_row(book, each) }
-            head = @sheet && first_row(book, @sheet) or
-              raise Unreadable, Core::Messages["interchange.all.has_no_rows", name: name]
-            head = head.reverse.drop_while(&:nil?).reverse
-            @columns, @notes = Source.columns(head, name)
-            if @sheets.length > 1
-              @notes =
-                [Core::Messages["interchange.workbook.it_has_sheets", number: @sheets.length, sheet: @sheet]] + @notes
-            end
+            @sheets = book.names
+            wanted = @sheets.find { |each| each == options["sheet"] }
+            @sheet = wanted || @sheets.find { |each| first_rows(book, each).any? }
+            rows = @sheet ? first_rows(book, @sheet) : []
+            raise Unreadable, Core::Messages["interchange.all.has_no_rows", name: name] if rows.empty?
+
+            @heading = Heading.find(rows, options["heading"], name)
+            @columns, notes = Source.columns(@heading.names, name)
+            @notes = [*several_sheets, *@heading.notes, *merged(book), *notes]
           end
         end
 
         # @return [Integer] rows, about, by which progress is told
-        def size = @size ||= opening { |book| (format == "xlsx") ? counted(book) : book.sheet(sheet).last_row.to_i }
+        def size = @size ||= opening { |book| book.count(sheet) }
+
+        # @return [Integer] number of the row with the names of columns; 0 where there is none
+        def heading = @heading.number
 
         # @yield [Source::Row] each row after the head
         # @yieldparam place [Integer] how many rows are read
         def each_row
-          number = 0
           opening do |book|
-            rows(book, sheet) do |cells|
-              number += 1
-              next if number == 1 || cells.all?(&:nil?)
+            book.each_row(sheet) do |number, cells|
+              next if number <= heading
+
+              cells = cells.map { |cell| sound(cell) }
+              next if Heading.blank?(cells)
 
               extra = cells.drop(columns.length).any?
               if extra
@@ -133,91 +132,42 @@ module UpTack
 
         private
 
-        # The library would hold every cell to tell how many rows there are.
-        def counted(book)
-          book.sheet_for(sheet)
-          found = 0
-          File.open(book.sheet_files[book.sheets.index(sheet)], "rb") do |file|
-            while (chunk = file.read(1 << 20))
-              found += chunk.scan(%r{</(?:\w+:)?row>}).length
-            end
+        def several_sheets
+          return if @sheets.length == 1
+
+          Core::Messages["interchange.workbook.it_has_sheets", number: @sheets.length, sheet: @sheet]
+        end
+
+        def merged(book) = (Core::Messages["interchange.workbook.merged_cells_are_filled"] if book.merged?(@sheet))
+
+        # Of which the head is one.
+        def first_rows(book, sheet)
+          rows = []
+          book.each_row(sheet) do |number, cells|
+            cells = cells.map { |cell| sound(cell) }
+            next if Heading.blank?(cells)
+
+            rows << [number, cells]
+            break if rows.length >= Heading::ROWS
           end
-          found
+          rows
         end
 
-        def first_row(book, sheet)
-          rows(book, sheet) { |cells| return cells if cells.any? }
-          nil
-        end
+        def sound(cell)
+          return cell unless cell.is_a?(String)
 
-        def rows(book, sheet, &block)
-          return stream(book, sheet, &block) if format == "xlsx"
-
-          page = book.sheet(sheet)
-          if page.first_row
-            (page.first_row.to_i..page.last_row.to_i).each do |row|
-              yield(
-                (1..page.last_column.to_i).map do |column|
-                  cell_value(page.cell(row, column), page.celltype(row, column))
-                end
-              )
-            end
+          if cell.length > Source::LONGEST_CELL
+            raise Unreadable,
+              Core::Messages[
+                "interchange.workbook.cell_of_holds_characters",
+                name: @name,
+                length: Core::Values::Plain.grouped(cell.length),
+                most: Core::Values::Plain.grouped(Source::LONGEST_CELL)
+              ]
           end
+
+          cell.empty? ? nil : cell
         end
-
-        # An empty row between others is no row in the file; numbers are the sheet's own.
-        def stream(book, sheet)
-          before = held = 0
-          book.each_row_streaming(sheet: sheet, pad_cells: true) do |cells|
-            at = cells.compact.first&.coordinate&.row || (before + 1)
-            (at - before - 1).times { yield [] } if at > before + 1 && at - before < 100_000
-            before = at
-            held = tidy_up(held + cells.length)
-            yield cells.map { |cell| cell && cell_value(cell.value, cell.type) }
-          end
-        end
-
-        # What the library makes of each row lies where Ruby does not see that memory runs short.
-        def tidy_up(held)
-          return held if held < TIDY_UP
-
-          GC.start
-          0
-        end
-
-        def cell_value(value, type)
-          case value
-          when nil then nil
-          when DateTime then moment(value)
-          when Date then Core::Calendar.same(value)
-          when true, false, BigDecimal then value
-          when Integer then (type == :time) ? clock(value) : BigDecimal(value)
-          when Float then (type == :time) ? clock(value) : BigDecimal(value, Core::Numbers::KEPT_DIGITS)
-          else
-            text = value.to_s
-            if text.length > Source::LONGEST_CELL
-              raise Unreadable,
-                Core::Messages[
-                  "interchange.workbook.cell_of_holds_characters",
-                  name: @name,
-                  length: Core::Values::Plain.grouped(text.length),
-                  most: Core::Values::Plain.grouped(Source::LONGEST_CELL)
-                ]
-            end
-
-            text.empty? ? nil : text
-          end
-        end
-
-        # A spreadsheet counts days as a binary fraction: what it shows is the nearest second.
-        def moment(value)
-          at =
-            Time.utc(value.year, value.month, value.day, value.hour, value.minute, value.second) +
-            value.sec_fraction.round
-          (at.hour.zero? && at.min.zero? && at.sec.zero?) ? Core::Calendar.date_of(at) : at
-        end
-
-        def clock(seconds) = Time.at(seconds.to_i % DAY).utc.strftime("%H:%M")
 
         # What whoever takes the rows raises is no fault of the file.
         def apart
@@ -228,12 +178,7 @@ module UpTack
         end
 
         def opening
-          book =
-            if format == "xlsx"
-              Roo::Excelx.new(@path, file_warning: :ignore, no_hyperlinks: true)
-            else
-              Roo::OpenOffice.new(@path, file_warning: :ignore)
-            end
+          book = ((format == "xlsx") ? Sheets::Xlsx : Sheets::Ods).new(@path)
           yield book
         rescue *DAMAGE => e
           raise if e.is_a?(Unreadable) || e.equal?(@outside)

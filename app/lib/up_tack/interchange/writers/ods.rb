@@ -73,10 +73,11 @@ module UpTack
           %(<table:table-cell office:value-type="string">#{lines.join}</table:table-cell>)
         end
 
+        # Spaces at the ends of a line, and those after another, would be none (ISO/IEC 26300-3, 6.1.2).
         def escape(text) =
-          text
-            .encode(xml: :text)
-            .gsub(/ {2,}|\t/) { |run| (run == "\t") ? "<text:tab/>" : " <text:s text:c=\"#{run.length - 1}\"/>" }
+          text.encode(xml: :text).gsub(/\A +| +\z|(?<= ) +|\t/) do |run|
+            (run == "\t") ? "<text:tab/>" : "<text:s text:c=\"#{run.length}\"/>"
+          end
       end
     end
   end

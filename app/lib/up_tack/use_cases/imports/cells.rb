@@ -52,18 +52,14 @@ module UpTack
         def text(cell) = cell.match?(/\A\s*\z/) ? nil : made(cell)
 
         def made(cell)
+          cell = cell.delete_prefix("'") if @sheet && cell.is_a?(String) && cell.match?(HARMLESS)
           if field.day? then date(cell)
           elsif field.numeric? then number(cell)
           elsif field.link? then @links.find(field, Interchange::Profile.text(cell))
           elsif field.yes_no? then cell
           elsif field.moment? then cell.is_a?(Date) ? cell.iso8601 : Interchange::Profile.text(cell)
-          else cell_value(cell)
+          else Interchange::Profile.text(cell)
           end
-        end
-
-        def cell_value(cell)
-          text = Interchange::Profile.text(cell)
-          (@sheet && text.match?(HARMLESS)) ? text.delete_prefix("'") : text
         end
 
         def date(cell)

@@ -10,9 +10,11 @@ module UpTack
         ENOUGH = 0.6
 
         # @param table [Core::Design::Table]
-        def initialize(workspace, table)
+        # @param as_was [Boolean] whether columns may belong to what rules have written down of earlier saves
+        def initialize(workspace, table, as_was: false)
           @workspace = workspace
           @table = table
+          @as_was = as_was
         end
 
         # @param profiles [Array<Interchange::Profile>]
@@ -23,17 +25,31 @@ module UpTack
           columns = profiles.map(&:name)
           found = known.slice(*columns)
           # From what tells most to what tells least: a name as it stands before one that is much like it.
-          [->(name) { Core::Unicode.folded(name).strip }, method(:comparable)].each do |reading|
+          [method(:exact), method(:comparable)].each do |reading|
             found = by_name(columns - found.keys, found, &reading)
           end
           by_content(profiles, found)
         end
 
+        # @param profiles [Array<Interchange::Profile>]
+        # @param found [Hash{String=>String}] as #call gives it
+        # @return [Hash{String=>Core::Design::Field}] by columns, the fields of their names that only rules set
+        def written(profiles, found)
+          others = @table.fields.select { |field| @workspace.visibility.field?(field) } - open_fields
+          columns = profiles.map(&:name) - found.keys
+          by_name(columns, {}, others, &method(:exact)).transform_values { |key| @table.field(key) }
+        end
+
+        # @param field [Core::Design::Field]
+        # @return [Boolean] whether it has what a rule wrote down of earlier saves, which may come as it was
+        def self.written_down?(table, field) =
+          table.rules.any? { |rule| rule.field == field.key && rule.stage == "log" } && !table.worked_out?(field.key)
+
         private
 
-        def by_name(columns, found)
+        def by_name(columns, found, among = open_fields)
           fields =
-            open_fields
+            among
               .reject { |field| found.value?(field.key) }
               .flat_map { |field| [field.label, field.key, *field.aliases].map { |name| [yield(name), field.key] } }
               .reject { |name, _| name.empty? }
@@ -44,6 +60,8 @@ module UpTack
             all[column] = key unless key.nil? || all.value?(key)
           end
         end
+
+        def exact(name) = Core::Unicode.folded(name.match?(Cells::HARMLESS) ? name.delete_prefix("'") : name).strip
 
         def comparable(name) = Core::Unicode.folded(name).gsub(/[^\p{L}\p{N}]/, "")
 
@@ -67,11 +85,13 @@ module UpTack
             begin
               numbered = @table.rules.select(&:numbers?).map(&:field)
               @table.fields.select do |field|
-                (!@table.rule_owned?(field.key) || numbered.include?(field.key)) &&
+                (!@table.rule_owned?(field.key) || numbered.include?(field.key) || as_was?(field)) &&
                   field.allows?(@workspace.person.role, :edit)
               end
             end
         end
+
+        def as_was?(field) = @as_was && ColumnMatch.written_down?(@table, field)
 
         def fits?(profile, field)
           values = profile.distinct&.keys or return false

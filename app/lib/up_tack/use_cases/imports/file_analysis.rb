@@ -5,12 +5,18 @@ module UpTack
     module Imports
       # Looks at a file: what its columns show, and to which fields of a table they belong.
       class FileAnalysis
+        # Rows that are shown as they are read.
+        SHOWN = 10
+
         # profiles:: one for each column; settings:: as guessed; rows:: how many there are, about
+        # first_rows:: numbers and cells of some; anew:: fields that rules will set, by columns called like them
         Found =
-          Struct.new(:source, :profiles, :settings, :rows, keyword_init: true) do
+          Struct.new(:source, :profiles, :settings, :rows, :first_rows, :anew, keyword_init: true) do
             # @return [Array<String>] columns that belong to no field, so that they are left out
-            def left_out =
-              settings.columns.reject { |taken| taken.field || WhyHeading.ours?(taken.column) }.map(&:column)
+            def left_out = open.map(&:column) - anew.keys
+
+            # @return [Array<String>] columns whose fields rules will set anew
+            def set_anew = open.map(&:column) & anew.keys
 
             # @return [Array<String>] what people should know of how the file is read
             def notes
@@ -20,6 +26,10 @@ module UpTack
                   .filter_map { |profile, taken| profile.reading(taken.dates) if profile.kinds.key?("date") }
               source.notes + profiles.filter_map(&:doubt) + readings
             end
+
+            private
+
+            def open = settings.columns.reject { |taken| taken.field || WhyHeading.ours?(taken.column) }
           end
         def initialize(workspace)
           @workspace = workspace
@@ -28,21 +38,32 @@ module UpTack
         # @param source [#each_row] from Interchange::Source
         # @param table [Core::Design::Table, nil] nil where a new one is to be made
         # @param known [Hash{String=>String}] fields of columns of which somebody said so already
+        # @param as_was [Boolean] whether columns may belong to what rules have written down
         # @return [Found]
         # @raise [Interchange::Unreadable]
-        def call(source, table, known: {})
+        def call(source, table, known: {}, as_was: false)
           texts = Core::InternCache.new
           profiles = source.columns.map { |name| Interchange::Profile.new(name, texts) }
           most = Interchange::Profile.rows(profiles.length)
           last = count = 0
+          first_rows = []
           source.each_row do |row, place|
+            first_rows << [row.number, row.cells] if first_rows.length < SHOWN
             row.cells.each_with_index { |cell, index| profiles[index].add(cell, row.number) }
             last = place
             break if (count += 1) >= most
           end
           rows = (count < most) ? count : estimated(source.size.to_f / [last, 1].max * count)
-          fields = table ? ColumnMatch.new(@workspace, table).call(profiles, known) : {}
-          Found.new(source: source, profiles: profiles, settings: settings(profiles, fields), rows: rows)
+          match = table && ColumnMatch.new(@workspace, table, as_was: as_was)
+          fields = match ? match.call(profiles, known) : {}
+          Found.new(
+            source: source,
+            profiles: profiles,
+            settings: settings(profiles, fields),
+            rows: rows,
+            first_rows: first_rows,
+            anew: match ? match.written(profiles, fields) : {}
+          )
         end
 
         private

@@ -20,7 +20,8 @@ module UpTack
         def call(table:, upload:, options:, overrides:, keep:)
           source = upload.source(options)
           design = @workspace.table(table)
-          looked = FileAnalysis.new(@workspace).call(source, design, known: upload.fields(design))
+          looked = FileAnalysis.new(@workspace).call(source, design, known: upload.fields(design),
+            as_was: overrides["as_was"] == true)
           Run.new(@workspace, progress: @progress).call(
             source: source,
             table: table,

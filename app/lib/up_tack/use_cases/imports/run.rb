@@ -48,6 +48,9 @@ module UpTack
         def check(table)
           Services::NotAllowed.unless_may(@workspace.person, table, :edit)
           taken = @settings.columns.select(&:field)
+          if @settings.as_was && @workspace.person.role != "builder"
+            Core::Invalid.because(Core::Messages["imports.run.only_builders_import_as_it_was"], part: "as_was")
+          end
           if taken.empty?
             Core::Invalid.because(Core::Messages["imports.run.no_column_belongs_to_field"],
               part: "columns")
@@ -79,9 +82,9 @@ module UpTack
           @table = @workspace.table(table)
           @result.report = Bulk::Report.new(@table, @workspace.context.records)
           @result.report.batch = @batch = @portions.open(rows, @table) do
-            Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
+            Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}#{", as it was" if @settings.as_was}")
           end
-          @writer = Services::BulkRecordWriter.new(@workspace, @table.key, channel: "import", batch: @batch)
+          @writer = Services::BulkRecordWriter.new(@workspace, @table.key, channel: channel, batch: @batch)
           @refreshed = 0
           @drafting = RowToDraft.new(@workspace, @table, @source, @settings)
           @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
@@ -192,6 +195,8 @@ module UpTack
           @result.report.refuse_unseen(row.number, id, reasons)
           @refused&.add(row, reasons.map { |each| [label(each[:field]), each[:message]] })
         end
+
+        def channel = @settings.as_was ? "import as it was" : "import"
 
         def label(key) = key && @table.field(key)&.label
       end

@@ -12,7 +12,7 @@ module UpTack
 
         # @param guessed [Settings]
         # @param settings [Hash{String=>Object}] "columns" => [{"column", "field", "dates", "decimal"}],
-        #   "match", "blanks"
+        #   "match", "blanks", "as_was"
         # @return [Settings]
         # @raise [Core::Invalid]
         def over(guessed, settings)
@@ -27,7 +27,8 @@ module UpTack
           Settings.new(
             columns: columns,
             match: settings["match"].to_s.empty? ? nil : settings["match"].to_s,
-            blanks: blanks
+            blanks: blanks,
+            as_was: settings["as_was"] == true
           )
         end
 

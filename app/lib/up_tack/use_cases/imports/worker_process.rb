@@ -27,6 +27,7 @@ module UpTack
           @plan = @workspace.plan(job[:table])
           @partition = @workspace.partition(job[:table])
           @drafting = RowToDraft.new(@workspace, @plan.table, @source, job[:settings])
+          @brings = job[:settings].as_was ? :as_was : true
           @preparer = Store::RowPreparer.new(@plan.table, @partition)
           @readings = Core::Save::ParseCache.new
           @shapes = Core::InternCache.new
@@ -75,7 +76,7 @@ module UpTack
           begun =
             drafts.map do |typed, reasons|
               if reasons.empty?
-                Core::Save.run_independent(@plan, Core::Save::Draft.new(typed: typed, brings: true), context,
+                Core::Save.run_independent(@plan, Core::Save::Draft.new(typed: typed, brings: @brings), context,
                   @partition)
               end
             end

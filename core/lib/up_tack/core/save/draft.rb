@@ -17,7 +17,8 @@ module UpTack
       #   be overtaken by that rule
       # restoring_values:: whether earlier values are put back, which are not tidied anew; of a
       #   new record, those that only rules give as well: a deleted one comes back
-      # brings:: whether numbers may come along that only a rule would give, as in an import
+      # brings:: whether numbers may come along that only a rule would give, as in an import; :as_was where a new
+      #   record brings what rules have written down of earlier saves as well: stamps, tallies and log lines
       # numbering:: whether a record that exists is given the number that it lacks
       # carried:: raw input by field key that a new record takes over from the one
       #   typed before it, as far as nobody types anything else there

@@ -111,7 +111,7 @@ module UpTack
           return false if @plan.worked_out?(key)
 
           restoring? || (@draft.brings && @table.rules.any? { |rule|
-            rule.numbers? && rule.field == key
+            rule.field == key && (rule.numbers? || (@draft.brings == :as_was && new? && rule.stage == "log"))
           })
         end
 

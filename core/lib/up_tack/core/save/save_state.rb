@@ -80,6 +80,9 @@ module UpTack
         # @return [Boolean] whether a deleted record comes back
         def restoring? = @draft.restoring_values && new?
 
+        # @return [Boolean] whether what a rule wrote down of earlier saves came along, so that it does not now
+        def brought?(key) = restoring? || (@draft.brings == :as_was && new? && typed?(key))
+
         # @return [Boolean] whether the record is to be given the number that it lacks
         def numbering? = @draft.numbering
 

@@ -9,7 +9,8 @@ module UpTack
 
         # @param upload [UseCases::Imports::Uploads::Upload]
         # @param found [UseCases::Imports::FileAnalysis::Found]
-        def look(upload, found)
+        # @param table [Core::Design::Table, nil]
+        def look(upload, found, table)
           source = found.source
           {
             id: upload.id,
@@ -21,8 +22,12 @@ module UpTack
             delimiter: nil,
             sheets: [],
             sheet: nil,
+            heading: 0,
             **source.read_as,
-            columns: found.profiles.zip(found.settings.columns).map { |profile, taken| column(profile, taken) },
+            first_rows: found.first_rows.map { |number, cells| {row: number, cells: cells.map { |cell| text(cell) }} },
+            columns: found.profiles.zip(found.settings.columns).map do |profile, taken|
+              {**column(profile, taken), written: written(found.anew[taken.column], table)}
+            end,
             proposed:
               UseCases::Imports::NewTable
                 .propose(found.profiles)
@@ -37,6 +42,19 @@ module UpTack
                 end
           }
         end
+
+        # The field of a column's name that only rules set, and whether it can come as it was.
+        def written(field, table)
+          return unless field
+
+          {
+            field: field.key,
+            label: field.label,
+            as_was: UseCases::Imports::ColumnMatch.written_down?(table, field)
+          }
+        end
+
+        def text(cell) = Core::Values::Plain.cut(Interchange::Profile.text(cell), 60)
 
         def column(profile, taken)
           {

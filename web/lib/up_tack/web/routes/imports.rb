@@ -5,7 +5,7 @@ module UpTack
     module Routes
       # Files with records: brought in, looked at, tried, and taken over.
       module Imports
-        OPTIONS = %w[delimiter encoding sheet].freeze
+        OPTIONS = Interchange::Source::OPTIONS
 
         def self.registered(app)
           uploads = UseCases::Imports::Uploads
@@ -27,7 +27,8 @@ module UpTack
             table = sent["table"] && workspace.table(sent["table"].to_s)
             known = table ? upload.fields(table) : {}
             analysis = UseCases::Imports::FileAnalysis.new(workspace)
-            json(Render::Import.look(upload, analysis.call(upload.source(options_sent), table, known: known)))
+            json(Render::Import.look(upload, analysis.call(upload.source(options_sent), table, known: known,
+              as_was: sent["as_was"] == true), table))
           end
 
           app.post("/api/tables/:table/import") do
@@ -95,7 +96,7 @@ module UpTack
 
           # @return [Hash{String=>Object}] how its columns are to be taken over
           def settings_sent
-            attributes = design_parts("columns", "match", "blanks")
+            attributes = design_parts("columns", "match", "blanks", "as_was")
             columns = attributes["columns"]
             sound =
               columns.nil? ||

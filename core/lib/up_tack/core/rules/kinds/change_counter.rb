@@ -88,7 +88,7 @@ module UpTack
             # @param working [Save::SaveState]
             def apply(working)
               count = working.values[field.key]
-              return working.skip(rule, field, Wording["kept as it was"]) if working.restoring? && count
+              return working.skip(rule, field, Wording["kept as it was"]) if working.brought?(field.key) && count
               return working.stamp(rule, field, NONE_YET, Wording["counting starts at the first save"]) if working.new?
               unless watched.changed_in?(working)
                 return working.skip(rule, field,

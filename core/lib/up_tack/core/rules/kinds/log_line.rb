@@ -117,7 +117,7 @@ module UpTack
             Struct.new(:rule, :field, :tick, :watched, :condition, :formula, :origin, keyword_init: true) do
               # @param working [Save::SaveState]
               def apply(working)
-                return working.skip(rule, field, Wording["kept as it was"]) if working.restoring?
+                return working.skip(rule, field, Wording["kept as it was"]) if working.brought?(field.key)
 
                 unread = working.unreadable_among(formula.reads + (condition ? condition.reads : []))
                 return working.skip(rule, field, Wording.unread(unread)) if unread

@@ -116,7 +116,7 @@ module UpTack
             Struct.new(:rule, :field, :condition, :watched, :origin, keyword_init: true) do
               # @param working [Save::SaveState]
               def apply(working)
-                if working.restoring? && !working.values[field.key].nil?
+                if working.brought?(field.key) && !working.values[field.key].nil?
                   return working.skip(rule, field, Wording["kept as it was"])
                 end
 
