@@ -68,12 +68,5 @@ groups =
     .group_by { |_, index| index % Etc.nprocessors }
     .values
     .map { |all| all.map(&:first) }
-children = []
-Signal.trap("TERM") { children.each { |child| Process.kill("TERM", child) } && exit!(1) }
-groups.each do |rules|
-  children << fork do
-    Signal.trap("TERM", "DEFAULT")
-    work.call(rules)
-  end
-end
+children = groups.map { |rules| fork { work.call(rules) } }
 exit(children.map { |child| Process.wait2(child).last.success? }.all?)

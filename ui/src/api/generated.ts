@@ -3491,7 +3491,13 @@ export interface components {
             /** @enum {string} */
             decimal: "." | ",";
             /** @enum {string} */
-            kind: "number" | "date" | "yes_no" | "text";
+            kind: "number" | "date" | "moment" | "time" | "yes_no" | "text";
+            /** @description Whether NA, N/A, NULL, none and - are read as blank. */
+            nothing: boolean;
+            /** @description Whether some of its cells have NA, N/A, NULL, none or -. */
+            says_nothing: boolean;
+            /** @description Whether it has numbers with more than 15 digits. */
+            long: boolean;
             filled: number;
             blank: number;
             samples: string[];
@@ -5762,6 +5768,9 @@ export interface operations {
                         label: string;
                         type: string;
                         choices?: string[] | null;
+                        format?: {
+                            [key: string]: string;
+                        } | null;
                         /** @description As they are pinned, without their field. */
                         rules?: Record<string, never>[];
                     }[];
@@ -5828,6 +5837,9 @@ export interface operations {
                             label: string;
                             type: string;
                             choices: string[] | null;
+                            format: {
+                                [key: string]: string;
+                            } | null;
                             rules: {
                                 parts: Record<string, never>;
                                 words: string;
@@ -5909,6 +5921,9 @@ export interface operations {
                         dates?: "dmy" | "mdy" | "ymd";
                         /** @enum {string} */
                         decimal?: "." | ",";
+                        nothing?: boolean;
+                        /** @description Numbers with more than 15 digits are rounded to 15. */
+                        round?: boolean;
                     }[];
                 };
             };

@@ -4,7 +4,8 @@ import type { components, operations } from "./generated";
 import { awaitJob } from "./jobs";
 import type { Report } from "./records";
 
-export type FileColumn = components["schemas"]["FileColumn"];
+/** A column of a file, with what somebody chose for it. */
+export type FileColumn = components["schemas"]["FileColumn"] & { round?: boolean };
 export type Look = operations["profileFile"]["responses"][200]["content"]["application/json"];
 export type Proposed = Look["proposed"][number];
 export type Imported = { made: number; changed: number; report: Report };

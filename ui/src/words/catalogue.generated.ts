@@ -655,6 +655,8 @@ export interface Gaps {
   "imports.setByRule": null;
   "imports.asWas": null;
   "imports.asWasNote": null;
+  "imports.round": null;
+  "imports.nothing": null;
   "imports.readAs": null;
   "imports.orders.dmy": null;
   "imports.orders.mdy": null;
@@ -2368,10 +2370,12 @@ export const messages: { [key: string]: string } = {
   "imports.leftOut": "don't import",
   "imports.columnsLeftOut_one": "1 column is left out: %{columns}. Choose a field for it above to import it.",
   "imports.columnsLeftOut_other": "%{count, number} columns are left out: %{columns}. Choose fields for them above to import them.",
-  "imports.setAnew": "Set anew by rules: %{columns}.",
+  "imports.setAnew": "Rules set these fields again: %{columns}.",
   "imports.setByRule": "set by a rule",
   "imports.asWas": "Import as it was",
   "imports.asWasNote": "Stamps, tallies and log lines come from the file. History says so. What is calculated is always calculated.",
+  "imports.round": "round to 15 digits",
+  "imports.nothing": "NA, NULL and - are blank",
   "imports.readAs": "Read as",
   "imports.orders.dmy": "day, month, year",
   "imports.orders.mdy": "month, day, year",

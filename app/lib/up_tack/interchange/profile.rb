@@ -9,33 +9,33 @@ module UpTack
       ROWS = 5_000
       MOST_CELLS = 1_000_000
       MOST_DISTINCT = 60
-      FIGURES = %r{\A(\d{1,4})([-./])(\d{1,2})\2(\d{1,4})\z}
-      NAMED = /\A\d{1,2}\.? \p{L}{3,9}\.?,? \d{4}\z/
-      NUMBER = /\A[-+]?(?:\d{1,3}(?:[,. '\u00A0\u202F]\d{3})+|\d+)(?:[.,]\d+)?\z/
-      YES_NO = %w[yes no true false y n].freeze
-
-      # What one text shows. kind:: as of_text has it; mark:: before its decimals, where it tells
-      # order:: of its date, where it tells; number:: it as one
-      # shape:: which kinds of characters stand where, once somebody asked
-      Shown = Struct.new(:kind, :mark, :order, :number, :shape)
+      # What one text shows. kind:: "number", "compact" (a number or a date), "date", "moment", "time", "yes_no",
+      # "nothing" or "text"; mark:: before its decimals, where it tells; number:: it as one, and unit:: what it is of
+      # order:: of its date, where it tells, or :either; shape:: which kinds of characters stand where
+      Shown = Struct.new(:kind, :mark, :order, :number, :unit, :shape)
 
       # @param columns [Integer]
       # @return [Integer] rows that are looked at
       def self.rows(columns) = [ROWS, MOST_CELLS / [columns, 1].max].min
 
       # name:: of the column; filled, blank:: rows; distinct:: values, nil where they are too many
-      # longest:: characters; kinds:: counts of "number", "date", "yes_no" and "text"
+      # longest:: characters; kinds:: counts of kinds, see Shown; units:: of numbers, nil for those without one
       # dates:: counts by order; decimals:: counts by mark; rows_by_order:: an example of each order
-      attr_reader :name, :filled, :blank, :longest, :kinds, :dates, :decimals, :rows_by_order
+      attr_reader :name, :filled, :blank, :longest, :kinds, :units, :dates, :decimals, :rows_by_order
 
+      # @param reader [CellText]
       # @param known [Core::InternCache] what texts show, for all columns of a file
-      def initialize(name, known = Core::InternCache.new)
+      def initialize(name, reader, known = Core::InternCache.new)
         @name = name
+        @reader = reader
         @filled = @blank = @longest = 0
         @distinct = {}
         @kinds = Hash.new(0)
         @dates = Hash.new(0)
         @decimals = Hash.new(0)
+        @units = Hash.new(0)
+        @whole = true
+        @long = false
         @rows_by_order = {}
         @either_way = 0
         @repeated = false
@@ -55,7 +55,7 @@ module UpTack
         @longest = text.length if text.length > @longest
         @several_lines ||= text.include?("\n")
         @repeated = true unless @all.add?(text.hash)
-        shown = @known.one(text) { Profile.shown(text) }
+        shown = @known.one(text) { Profile.shown(text, @reader) }
         look_at_shape(shown, text) unless @shape == false
         @distinct[text] = (@distinct[text] || 0) + 1 if @distinct.length <= MOST_DISTINCT
         @kinds[kind(cell, shown, text, row)] += 1
@@ -85,12 +85,29 @@ module UpTack
       def uniform? = @shape.is_a?(String)
       def several_lines? = @several_lines
 
-      # @return [String] "number", "date", "yes_no" or "text": what all its values are
-      def kind_of_all
-        return "text" if kinds.empty? || kinds.length > 1
+      # Kinds that say together what a column is.
+      TOGETHER = {%w[compact] => "date", %w[compact date] => "date", %w[compact number] => "number",
+                  %w[date moment] => "moment"}.freeze
 
-        kinds.keys.first
+      # @return [String] "number", "date", "moment", "time", "yes_no" or "text": what all its values are, but for
+      #   those that say there is nothing
+      def kind_of_all
+        found = kinds.keys.reject { |kind| kind == "nothing" }.sort
+        kind = (found.length == 1 && found != ["compact"]) ? found.first : TOGETHER.fetch(found, "text")
+        (kind == "number" && units.length > 1) ? "text" : kind
       end
+
+      # @return [String, nil] what all its numbers are of
+      def unit = (kind_of_all == "number") ? units.keys.first : nil
+
+      # @return [Boolean] whether some of its cells say that there is nothing, which are blank then
+      def nothing? = kinds.key?("nothing") && kind_of_all != "text"
+
+      # @return [Boolean] whether all its numbers are whole, and none is of something
+      def counts? = kind_of_all == "number" && @whole && unit.nil?
+
+      # @return [Boolean] whether some of its numbers have more figures than are kept
+      def long? = @long
 
       # @param usual [String] where nothing tells
       # @return [String] in which order dates are written
@@ -110,6 +127,17 @@ module UpTack
           name: name,
           orders: orders.map { |_, (row, text)| "#{text} in row #{row}" }.join(", ")
         ]
+      end
+
+      # @return [Boolean] whether it has days, with a time or without
+      def dated? = kinds.key?("date") || kinds.key?("moment")
+
+      # @return [Array<String>] what is not taken from its cells
+      def left_out
+        [
+          (Core::Messages["interchange.profile.is_read_without_unit", name: name, unit: unit.strip] if unit),
+          (Core::Messages["interchange.profile.nothing_is_blank", name: name] if nothing?)
+        ].compact
       end
 
       ORDERS = {"dmy" => "day first", "mdy" => "month first", "ymd" => "year first"}.freeze
@@ -138,9 +166,6 @@ module UpTack
 
       private
 
-      # A day that is the same in both orders tells nothing and can't be misread.
-      def palindrome?(text) = text.match(FIGURES).then { |found| found[1].to_i == found[3].to_i }
-
       # As long as all cells are alike.
       def look_at_shape(shown, text)
         shape = shown.shape ||= Profile.shape(text)
@@ -149,8 +174,9 @@ module UpTack
 
       def kind(cell, shown, text, row)
         case cell
-        when BigDecimal then number(cell)
+        when BigDecimal then number(cell, nil)
         when Date then "date"
+        when Time then "moment"
         when true, false then "yes_no"
         else of_text(shown, text, row)
         end
@@ -158,17 +184,21 @@ module UpTack
 
       def of_text(shown, text, row)
         @decimals[shown.mark] += 1 if shown.mark
-        if shown.order
-          @dates[shown.order] += 1
-          @rows_by_order[shown.order] ||= [row, text]
-        elsif shown.kind == "date" && text.match?(FIGURES) && !palindrome?(text)
+        if shown.order == :either
           @either_way += 1
           @example ||= [row, text]
+        elsif shown.order
+          @dates[shown.order] += 1
+          @rows_by_order[shown.order] ||= [row, text]
         end
-        shown.number ? number(shown.number) : shown.kind
+        number(shown.number, shown.unit) if shown.number
+        shown.kind
       end
 
-      def number(value)
+      def number(value, unit)
+        @units[unit] += 1
+        @whole &&= value.frac.zero?
+        @long ||= value.n_significant_digits > Core::Numbers::KEPT_DIGITS
         @least = value if @least.nil? || value < @least
         @greatest = value if @greatest.nil? || value > @greatest
         "number"
@@ -179,51 +209,52 @@ module UpTack
         def shape(text) = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
 
         # @param text [String] without blanks around it
+        # @param reader [CellText]
         # @return [Shown]
-        def shown(text)
-          return Shown.new("yes_no") if YES_NO.include?(text.downcase)
+        def shown(text, reader)
+          return Shown.new("nothing") if CellText.nothing?(text)
+          return Shown.new("yes_no") unless reader.answer(text).nil?
+          return Shown.new("text") unless text.length <= CellText::LONGEST && text.match?(/\d/)
+          return Shown.new("compact", nil, nil, BigDecimal(text)) if text.match?(CellText::COMPACT)
 
-          date, order = date(text)
-          return Shown.new("date", nil, order) if date
-          return Shown.new("text") unless text.match?(NUMBER) && !text.match?(/\A0\d/)
-
-          mark = mark_of(text)
-          Shown.new("number", mark, nil, figures(text, mark))
+          of_number(text, reader) || of_day(text, reader) || Shown.new("text")
         end
 
         private
 
-        def figures(text, mark)
-          digits = text.delete(" '\u00A0\u202F")
-          digits = (mark == ",") ? digits.delete(".").tr(",", ".") : digits.delete(",")
-          BigDecimal(digits.delete_prefix("+"), exception: false) || BigDecimal(0)
+        # What begins with 0 or +, or has more figures than are kept and no decimals, is a number of another sort:
+        # that of a telephone, an article or an account.
+        def of_number(text, reader)
+          return if text.match?(/\A0\d|\A\+/)
+
+          unit = CellText.unit(text)
+          found = CellText::MARKS.to_h { |mark| [mark, reader.number(text, mark, unit)] }.compact
+          value = found.values.first or return
+          return if value.frac.zero? && value.n_significant_digits > Core::Numbers::KEPT_DIGITS
+          return if value.exponent > Core::Numbers::KEPT_DIGITS && !text.match?(/e/i)
+
+          Shown.new("number", (found.keys.first if found.one?), nil, value, unit)
         end
 
-        # A mark with other than three figures behind it, or after another mark, stands before decimals.
-        def mark_of(text)
-          last = text.rindex(/[.,]/) or return
-          other = (text[last] == ",") ? "." : ","
-          return text[last] if text[0...last].include?(other) || text.length - last != 4
-          return other if text.count(text[last]) > 1
+        def of_day(text, reader)
+          return Shown.new("time") if reader.time(text)
 
+          %i[date moment].each do |kind|
+            found = CellText::ORDERS.to_h { |order| [order, reader.public_send(kind, text, order)] }.compact
+            return Shown.new(kind.to_s, nil, order_of(text, found)) if found.any?
+          end
           nil
         end
 
-        # @return [Array(Boolean, String)] whether it is a date, and its order where that can be told
-        def date(text)
-          return [true, nil] if text.match?(NAMED)
+        # A day that is the same in both orders tells nothing and can't be misread.
+        def order_of(text, found)
+          return unless text.match?(CellText::FIGURES)
+          return "ymd" if text.match?(/\A\d{4}/)
 
-          first, _, second, third = text.match(FIGURES)&.captures || (return [false, nil])
-          return [false, nil] if [first, third].none? { |part| part.length == 4 || part.length == 2 }
+          both = found.slice("dmy", "mdy")
+          return both.keys.first if both.one?
 
-          [true, order_of(first, second)]
-        end
-
-        def order_of(first, second)
-          return "ymd" if first.length == 4
-          return "dmy" if first.to_i > 12
-
-          "mdy" if second.to_i > 12
+          :either if both.values.uniq.length == 2
         end
       end
     end

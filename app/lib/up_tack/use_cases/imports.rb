@@ -7,7 +7,9 @@ module UpTack
       # How one column is taken over. column:: its name in the file
       # field:: key of the field; nil leaves the column out
       # dates:: "dmy", "mdy" or "ymd"; decimal:: "." or ","
-      Taken = Struct.new(:column, :field, :dates, :decimal, keyword_init: true)
+      # unit:: what stands beside its numbers and is left out; nothing:: whether NA, NULL and the like are blank
+      # round:: whether numbers with more figures than are kept are rounded to those
+      Taken = Struct.new(:column, :field, :dates, :decimal, :unit, :nothing, :round, keyword_init: true)
 
       # How a file is taken over.
       # columns:: a Taken each

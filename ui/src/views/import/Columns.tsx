@@ -98,6 +98,22 @@ export function Columns({ table, columns, asWas, onChange }: Props) {
                         ))}
                       </select>
                     )}
+                    {kind === "number" && column.long && (
+                      <Tick
+                        label={`${t("imports.round")}: ${column.column}`}
+                        text={t("imports.round")}
+                        on={column.round ?? false}
+                        onChange={(round) => onChange(column.column, { round })}
+                      />
+                    )}
+                    {column.says_nothing && (
+                      <Tick
+                        label={`${t("imports.nothing")}: ${column.column}`}
+                        text={t("imports.nothing")}
+                        on={column.nothing}
+                        onChange={(nothing) => onChange(column.column, { nothing })}
+                      />
+                    )}
                   </td>
                 </tr>
               );
@@ -105,5 +121,22 @@ export function Columns({ table, columns, asWas, onChange }: Props) {
         </tbody>
       </table>
     </div>
+  );
+}
+
+type TickProps = { label: string; text: string; on: boolean; onChange: (on: boolean) => void };
+
+function Tick({ label, text, on, onChange }: TickProps) {
+  return (
+    <label className="mt-1 flex items-center gap-1.5 text-xs">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-xs"
+        aria-label={label}
+        checked={on}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {text}
+    </label>
   );
 }

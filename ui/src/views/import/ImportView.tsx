@@ -66,7 +66,14 @@ export default function ImportView() {
   const run = (keep: Keep) =>
     attempt(async () => {
       if (!look) return;
-      const settings = columns.map(({ column, field, dates, decimal }) => ({ column, field, dates, decimal }));
+      const settings = columns.map(({ column, field, dates, decimal, nothing, round = false }) => ({
+        column,
+        field,
+        dates,
+        decimal,
+        nothing,
+        round,
+      }));
       const what = await importFile(table.key, {
         id: look.id,
         keep,

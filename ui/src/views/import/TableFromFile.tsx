@@ -46,11 +46,12 @@ export default function TableFromFile() {
     attempt(async () => {
       const chosen = fields
         .filter((field) => field.taken)
-        .map(({ column, label: name, type, choices, rules, left }) => ({
+        .map(({ column, label: name, type, choices, format, rules, left }) => ({
           column,
           label: name,
           type,
           choices: lists(type) ? choices : null,
+          format: type === "number" ? format : null,
           rules: rules.filter((rule) => !left.includes(rule.words)).map((rule) => rule.parts),
         }));
       if (!look) return;

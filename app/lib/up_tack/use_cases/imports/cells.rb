@@ -18,6 +18,8 @@ module UpTack
         # @param sheet [Boolean] whether the file comes from a spreadsheet
         def initialize(field, taken, conventions, links, sheet:)
           @field = field
+          @taken = taken
+          @text = Interchange::CellText.new(conventions)
           @links = links
           @sheet = sheet
           decimal = taken.decimal || conventions.decimal_mark
@@ -49,15 +51,19 @@ module UpTack
 
         private
 
-        def text(cell) = cell.match?(/\A\s*\z/) ? nil : made(cell)
+        def text(cell)
+          return if cell.match?(/\A\s*\z/) || (@taken.nothing && Interchange::CellText.nothing?(cell.strip))
+
+          made(cell)
+        end
 
         def made(cell)
           cell = cell.delete_prefix("'") if @sheet && cell.is_a?(String) && cell.match?(HARMLESS)
           if field.day? then date(cell)
           elsif field.numeric? then number(cell)
           elsif field.link? then @links.find(field, Interchange::Profile.text(cell))
-          elsif field.yes_no? then cell
-          elsif field.moment? then cell.is_a?(Date) ? cell.iso8601 : Interchange::Profile.text(cell)
+          elsif field.yes_no? then cell.is_a?(String) ? read(cell) : cell
+          elsif field.moment? then moment(cell)
           else Interchange::Profile.text(cell)
           end
         end
@@ -75,11 +81,42 @@ module UpTack
           read(Interchange::Profile.text(cell))
         end
 
+        # A day alone is its midnight: spreadsheets and programs write it so.
+        def moment(cell)
+          return read("#{cell.iso8601} 00:00") if cell.is_a?(Date)
+
+          read(Interchange::Profile.text(cell))
+        end
+
+        # What the field itself does not take may be written as other programs write it.
         def read(text)
           value = field.read(text, @reading)
+          value = written_otherwise(text.strip, value) if value.is_a?(Core::Values::Unreadable)
           raise Wrong, value.message if value.is_a?(Core::Values::Unreadable)
 
           value
+        end
+
+        def written_otherwise(text, refused)
+          found =
+            if field.numeric? then number_of(text)
+            elsif field.day? then @text.date(text, @taken.dates || @reading.conventions.date_order)
+            elsif field.moment? then moment_of(text, @taken.dates || @reading.conventions.date_order)
+            elsif field.yes_no? then @text.answer(text)
+            end
+          found.nil? ? refused : field.read(found, @reading)
+        end
+
+        def moment_of(text, order)
+          day = @text.date(text, order)
+          day ? "#{day.iso8601} 00:00" : @text.moment(text, order)
+        end
+
+        def number_of(text)
+          found = @text.number(text, @reading.conventions.decimal_mark, @taken.unit)
+          return found unless found && @taken.round && found.n_significant_digits > Core::Numbers::KEPT_DIGITS
+
+          found.round(Core::Numbers::KEPT_DIGITS - found.exponent)
         end
       end
     end

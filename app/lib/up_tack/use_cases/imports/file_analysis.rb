@@ -23,8 +23,8 @@ module UpTack
               readings =
                 profiles
                   .zip(settings.columns)
-                  .filter_map { |profile, taken| profile.reading(taken.dates) if profile.kinds.key?("date") }
-              source.notes + profiles.filter_map(&:doubt) + readings
+                  .filter_map { |profile, taken| profile.reading(taken.dates) if profile.dated? }
+              source.notes + profiles.filter_map(&:doubt) + readings + profiles.flat_map(&:left_out)
             end
 
             private
@@ -43,7 +43,8 @@ module UpTack
         # @raise [Interchange::Unreadable]
         def call(source, table, known: {}, as_was: false)
           texts = Core::InternCache.new
-          profiles = source.columns.map { |name| Interchange::Profile.new(name, texts) }
+          reader = Interchange::CellText.new(@workspace.project.conventions)
+          profiles = source.columns.map { |name| Interchange::Profile.new(name, reader, texts) }
           most = Interchange::Profile.rows(profiles.length)
           last = count = 0
           first_rows = []
@@ -84,7 +85,10 @@ module UpTack
                 column: profile.name,
                 field: fields[profile.name],
                 dates: dates || profile.date_order(order),
-                decimal: decimal || profile.decimal_mark(mark)
+                decimal: decimal || profile.decimal_mark(mark),
+                unit: profile.unit,
+                nothing: profile.nothing?,
+                round: false
               )
             end
           Settings.new(columns: columns, match: nil, blanks: "left")

@@ -6,8 +6,8 @@ module UpTack
       # What table a file could make: a field for each column with a type after what it
       # shows, and rules that its values keep to, for the builder to take or leave.
       class NewTable
-        # A field. column:: of the file; choices:: for a choice; rules:: Suggestions
-        Proposed = Struct.new(:column, :label, :type, :choices, :rules, keyword_init: true)
+        # A field. column:: of the file; choices:: for a choice; format:: for numbers; rules:: Suggestions
+        Proposed = Struct.new(:column, :label, :type, :choices, :format, :rules, keyword_init: true)
         # A rule that all values keep to. parts:: as a rule is pinned, without the field; words:: for people;
         # doubtful:: whether values may well break it later, so that it is only taken when somebody says so
         Suggestion =
@@ -32,6 +32,7 @@ module UpTack
               label: labels.last,
               type: type,
               choices: choices,
+              format: format(profile),
               rules: rules(profile, type)
             )
           end
@@ -52,9 +53,15 @@ module UpTack
           end
         end
 
+        # @return [Hash{String=>String}, nil] with what its numbers are of
+        def self.format(profile)
+          unit = profile.unit or return
+          profile.samples.first.match?(/\A[-+]?\s*\d/) ? {"after" => unit} : {"before" => unit}
+        end
+
         def self.type(profile)
           case profile.kind_of_all
-          when "number", "date" then [profile.kind_of_all, nil]
+          when "number", "date", "moment", "time" then [profile.kind_of_all, nil]
           when "yes_no" then ["yes_no", nil]
           else
             return ["long_text", nil] if profile.several_lines? || profile.longest > LONG
@@ -75,10 +82,12 @@ module UpTack
             found << Suggestion.new(parts: {"kind" => "required"}, words: "always filled")
           end
           enough = profile.filled >= ENOUGH
-          if enough && profile.unique? && %w[text number].include?(type)
-            found << Suggestion.new(parts: {"kind" => "unique"}, words: "unique")
-          end
           mask = (enough && type == "text") ? mask(profile) : nil
+          if enough && profile.unique? && %w[text number].include?(type)
+            # Amounts, and texts that are no codes, may well be the same once more.
+            doubtful = mask.nil? && !profile.counts?
+            found << Suggestion.new(parts: {"kind" => "unique"}, words: "unique", doubtful: doubtful)
+          end
           if mask
             found << Suggestion.new(
               parts: {"kind" => "mask", "mask" => mask},

@@ -11,8 +11,8 @@ module UpTack
         module_function
 
         # @param guessed [Settings]
-        # @param settings [Hash{String=>Object}] "columns" => [{"column", "field", "dates", "decimal"}],
-        #   "match", "blanks", "as_was"
+        # @param settings [Hash{String=>Object}] "match", "blanks", "as_was" and "columns", for each "column", and where
+        #   they are told "field", "dates", "decimal", "nothing" and "round"
         # @return [Settings]
         # @raise [Core::Invalid]
         def over(guessed, settings)
@@ -43,7 +43,15 @@ module UpTack
             )
           end
 
-          Taken.new(column: taken.column, field: field, dates: dates, decimal: decimal)
+          Taken.new(
+            column: taken.column,
+            field: field,
+            dates: dates,
+            decimal: decimal,
+            unit: taken.unit,
+            nothing: settings.fetch("nothing", taken.nothing) == true,
+            round: settings.fetch("round", taken.round) == true
+          )
         end
       end
     end

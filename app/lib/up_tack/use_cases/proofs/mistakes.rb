@@ -114,9 +114,10 @@ module UpTack
           end
 
           def ask(key, asked)
-            IO.popen([{"RUBYOPT" => nil}, RbConfig.ruby, *compiled, SCRIPT, {err: File::NULL}], "r+") do |child|
+            command = [{"RUBYOPT" => nil}, RbConfig.ruby, *compiled, SCRIPT, {err: File::NULL, pgroup: true}]
+            IO.popen(command, "r+") do |child|
               @mutex.synchronize do
-                next Process.kill("TERM", child.pid) if @counting[key] == STOPPED
+                next Process.kill("TERM", -child.pid) if @counting[key] == STOPPED
 
                 @counting[key] = child.pid
               end
@@ -129,7 +130,8 @@ module UpTack
           def terminate(key)
             child = @counting[key]
             @counting[key] = STOPPED
-            Process.kill("TERM", child) if child.is_a?(Integer)
+            # With those that it has begun itself.
+            Process.kill("TERM", -child) if child.is_a?(Integer)
           rescue Errno::ESRCH
             nil # It has ended meanwhile.
           end

@@ -37,6 +37,7 @@ module UpTack
                     label: each.label,
                     type: each.type,
                     choices: each.choices,
+                    format: each.format,
                     rules: each.rules.map(&:to_h)
                   }
                 end
@@ -67,7 +68,10 @@ module UpTack
             filled: profile.filled,
             blank: profile.blank,
             samples: profile.samples.map { |text| Core::Values::Plain.cut(text, 60) },
-            dated: profile.kinds.key?("date"),
+            dated: profile.dated?,
+            nothing: taken.nothing,
+            says_nothing: profile.kinds.key?("nothing"),
+            long: profile.long?,
             decimals: profile.decimals.any?
           }
         end
