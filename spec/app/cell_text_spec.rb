@@ -97,7 +97,9 @@ RSpec.describe "What is written in cells" do
         upload.source, table, known: table ? upload.fields(table) : {}
       )
     end
-    proposed = UpTack::UseCases::Imports::NewTable.propose(look.call.profiles)
+    proposed = UpTack::UseCases::Imports::NewTable.propose(
+      look.call.profiles, UpTack::UseCases::Imports::KnownNames.new(workspace)
+    )
     expect(proposed.drop(1).to_h { |each| [each.column, each.type] }).to eq(columns.transform_values(&:first))
     parts = %i[column label type choices format]
     fields = proposed.map { |each| each.to_h.slice(*parts).transform_keys(&:to_s).compact }

@@ -15,10 +15,13 @@ RSpec.describe "A table from a file" do
       .new(workspace)
       .call(upload.source, table, known: table ? upload.fields(table) : {})
 
+  def known_names = UpTack::UseCases::Imports::KnownNames.new(workspace)
+
   def make(upload, rules: false, label: "From file", &change)
     fields =
-      UpTack::UseCases::Imports::NewTable.propose(look(upload).profiles).map do |each|
+      UpTack::UseCases::Imports::NewTable.propose(look(upload).profiles, known_names).map do |each|
         parts = each.to_h.slice(:column, :label, :type, :choices).transform_keys(&:to_s)
+        parts["target"] = each.target&.key
         rules ? parts.merge("rules" => each.rules.reject(&:doubtful).map(&:parts)) : parts
       end
     fields.each(&change) if change
@@ -45,7 +48,7 @@ RSpec.describe "A table from a file" do
   it "keeps every column under its heading, also those that are alike, odd or renamed on the way" do
     3.times do |seed|
       names = odd.shuffle(random: Random.new(seed))
-      rows = Array.new(3) { |row| names.each_index.map { |column| "cell #{row}.#{column}" } }
+      rows = Array.new(3) { |row| names.each_index.map { |column| "cell #{seed}.#{row}.#{column}" } }
       file = upload([names, *rows].map { |cells| CSV.generate_line(cells) }.join)
       table = make(file, label: "File #{seed}") { |field| field["label"] = "Field #{field["label"].hash}" if seed == 2 }
       expect(table.fields.length).to eq(names.length)
@@ -72,6 +75,28 @@ RSpec.describe "A table from a file" do
     expect(UpTack::Store::Revision.count).to eq(revisions + 1)
     design.undo
     expect(workspace.project.attributes["tables"]).to eq(before["tables"])
+  end
+
+  it "proposes links to records that there are, and rules that will bear what comes next" do
+    clays = []
+    UpTack::Store::RecordTable.new(workspace.table("clays")).each { |_, row| clays << row["name"] }
+    rows = Array.new(12) do |index|
+      count = (index == 3) ? "-" : index
+      [format("GL-%03d", index + 7), clays[index % clays.length], count, "#{index}.5", "note #{index}"]
+    end
+    file = upload([%w[Code Clay Count Price Note], *rows].map { |row| CSV.generate_line(row) }.join)
+    proposed = imports::NewTable.propose(look(file).profiles, known_names)
+    expect(proposed.map(&:type)).to eq(%w[text link number number text])
+    expect(proposed[1].target.key).to eq("clays")
+    taken, left = %i[reject select].map do |choose|
+      proposed.map { |each| each.rules.public_send(choose, &:doubtful).map { |rule| rule.parts["kind"] } }
+    end
+    expect(taken).to eq([%w[required unique mask], %w[required], [], %w[required], %w[required]])
+    expect(left).to eq([%w[number], [], %w[unique limits], %w[unique limits], %w[unique]])
+    table = make(file, rules: true)
+    expect(bring_in(file, table).made).to eq(12)
+    linked = UpTack::Store::RecordTable.new(workspace.table(table.key)).find(1)["clay"]
+    expect(UpTack::Store::RecordTable.new(workspace.table("clays")).find(linked)["name"]).to eq(clays.first)
   end
 
   it "says which field a rule or a label is wrong on" do

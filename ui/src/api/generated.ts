@@ -5771,6 +5771,8 @@ export interface operations {
                         format?: {
                             [key: string]: string;
                         } | null;
+                        /** @description Key of the table to which a link leads. */
+                        target?: string | null;
                         /** @description As they are pinned, without their field. */
                         rules?: Record<string, never>[];
                     }[];
@@ -5839,6 +5841,11 @@ export interface operations {
                             choices: string[] | null;
                             format: {
                                 [key: string]: string;
+                            } | null;
+                            /** @description The table to which a link would lead, whose records have all the values as names. */
+                            target: {
+                                key: string;
+                                label: string;
                             } | null;
                             rules: {
                                 parts: Record<string, never>;

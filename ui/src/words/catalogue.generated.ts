@@ -687,6 +687,7 @@ export interface Gaps {
   "imports.done": { count: number };
   "imports.tableName": null;
   "imports.type": null;
+  "imports.linkTo": { table: Gap };
   "imports.rules": null;
   "imports.noRules": null;
   "imports.make": null;
@@ -2409,6 +2410,7 @@ export const messages: { [key: string]: string } = {
   "imports.done_other": "%{count, number} records saved.",
   "imports.tableName": "Table name",
   "imports.type": "Type",
+  "imports.linkTo": "Link to %{table}",
   "imports.rules": "Suggested rules (all values comply)",
   "imports.noRules": "none",
   "imports.make": "Create table",

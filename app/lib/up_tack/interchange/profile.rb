@@ -57,6 +57,7 @@ module UpTack
         @repeated = true unless @all.add?(text.hash)
         shown = @known.one(text) { Profile.shown(text, @reader) }
         look_at_shape(shown, text) unless @shape == false
+        look_at_beginning(text) unless @common == ""
         @distinct[text] = (@distinct[text] || 0) + 1 if @distinct.length <= MOST_DISTINCT
         @kinds[kind(cell, shown, text, row)] += 1
       end
@@ -81,6 +82,9 @@ module UpTack
 
       def unique? = !@repeated
 
+      # @return [String] with what all values begin
+      def common = @common.to_s
+
       # @return [Boolean] whether all values have letters, figures and signs in the same places
       def uniform? = @shape.is_a?(String)
       def several_lines? = @several_lines
@@ -103,8 +107,8 @@ module UpTack
       # @return [Boolean] whether some of its cells say that there is nothing, which are blank then
       def nothing? = kinds.key?("nothing") && kind_of_all != "text"
 
-      # @return [Boolean] whether all its numbers are whole, and none is of something
-      def counts? = kind_of_all == "number" && @whole && unit.nil?
+      # @return [Boolean] whether its numbers run on without a gap, as those by which records are known do
+      def running? = unique? && @whole && !@least.nil? && @greatest - @least + 1 == units.values.sum
 
       # @return [Boolean] whether some of its numbers have more figures than are kept
       def long? = @long
@@ -165,6 +169,12 @@ module UpTack
       def range = @least && [@least, @greatest]
 
       private
+
+      # As long as all cells begin alike.
+      def look_at_beginning(text)
+        @common ||= text
+        @common = @common.chop until text.start_with?(@common)
+      end
 
       # As long as all cells are alike.
       def look_at_shape(shown, text)

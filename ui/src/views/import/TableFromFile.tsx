@@ -46,12 +46,13 @@ export default function TableFromFile() {
     attempt(async () => {
       const chosen = fields
         .filter((field) => field.taken)
-        .map(({ column, label: name, type, choices, format, rules, left }) => ({
+        .map(({ column, label: name, type, choices, format, target, rules, left }) => ({
           column,
           label: name,
           type,
           choices: lists(type) ? choices : null,
           format: type === "number" ? format : null,
+          target: type === "link" ? (target?.key ?? null) : null,
           rules: rules.filter((rule) => !left.includes(rule.words)).map((rule) => rule.parts),
         }));
       if (!look) return;
@@ -127,10 +128,12 @@ export default function TableFromFile() {
                         onChange={(event) => change(field.column, { type: event.target.value })}
                       >
                         {types.all
-                          .filter((type) => !type.settings.includes("link"))
+                          .filter((type) => !type.settings.includes("link") || field.target)
                           .map((type) => (
                             <option key={type.key} value={type.key} disabled={lists(type.key) && !field.choices}>
-                              {type.label}
+                              {type.settings.includes("link") && field.target
+                                ? t("imports.linkTo", { table: field.target.label })
+                                : type.label}
                             </option>
                           ))}
                       </select>

@@ -15,6 +15,7 @@ module UpTack
           @workspace = workspace
           @table = table
           @as_was = as_was
+          @names = KnownNames.new(workspace)
         end
 
         # @param profiles [Array<Interchange::Profile>]
@@ -97,17 +98,11 @@ module UpTack
           values = profile.distinct&.keys or return false
           known =
             if field.listed? then field.choices.map { |choice| Core::Unicode.folded(choice) }
-            elsif field.link? then names(field.target)
+            elsif field.link? then @names.of(field.target)
             else return false
             end
           values.count { |value| known.include?(Core::Unicode.folded(value)) } >= values.length * ENOUGH
         end
-
-        def names(table) =
-          (@names ||= {})[table] ||= Store::NameIndex
-            .find(@workspace.plan(table), @workspace.context)
-            .names
-            .to_set(&:folded)
       end
     end
   end

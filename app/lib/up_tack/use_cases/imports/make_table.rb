@@ -11,13 +11,13 @@ module UpTack
         end
 
         # @param label [String]
-        # @param fields [Array<Hash>] "label", "type", "choices", "format" and "rules" of each, plain, and the
-        #   "column" of the file that it is made of
+        # @param fields [Array<Hash>] "label", "type", "choices", "format", "target" and "rules" of each, plain, and
+        #   the "column" of the file that it is made of
         # @param upload [Uploads::Upload, nil] the file, which remembers the fields of its columns
         # @return [Core::Design::Table]
         # @raise [Core::Invalid]
         def call(label:, fields:, upload: nil)
-          given = fields.map { |field| field.slice("label", "type", "choices", "format", "rules") }
+          given = fields.map { |field| field.slice("label", "type", "choices", "format", "target", "rules") }
           change = Core::Design::Changes::AddTables.new(tables: [{"label" => label, "fields" => given}])
           table = change.added_to(Design::ChangeDesign.new(@workspace).call(change)).first
           columns = fields.map { |field| field["column"] }

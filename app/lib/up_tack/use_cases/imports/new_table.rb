@@ -6,8 +6,9 @@ module UpTack
       # What table a file could make: a field for each column with a type after what it
       # shows, and rules that its values keep to, for the builder to take or leave.
       class NewTable
-        # A field. column:: of the file; choices:: for a choice; format:: for numbers; rules:: Suggestions
-        Proposed = Struct.new(:column, :label, :type, :choices, :format, :rules, keyword_init: true)
+        # A field. column:: of the file; choices:: for a choice; format:: for numbers; target:: table of a link
+        # rules:: Suggestions
+        Proposed = Struct.new(:column, :label, :type, :choices, :format, :target, :rules, keyword_init: true)
         # A rule that all values keep to. parts:: as a rule is pinned, without the field; words:: for people;
         # doubtful:: whether values may well break it later, so that it is only taken when somebody says so
         Suggestion =
@@ -21,18 +22,21 @@ module UpTack
         LONG = 160
 
         # @param profiles [Array<Interchange::Profile>]
+        # @param names [KnownNames]
         # @return [Array<Proposed>]
-        def self.propose(profiles)
+        def self.propose(profiles, names)
           labels = []
           profiles.reject { |profile| WhyHeading.ours?(profile.name) }.map do |profile|
             labels << label(profile.name, labels)
-            type, choices = type(profile)
+            target = names.target(profile)
+            type, choices = target ? ["link", nil] : type(profile)
             Proposed.new(
               column: profile.name,
               label: labels.last,
               type: type,
               choices: choices,
               format: format(profile),
+              target: target,
               rules: rules(profile, type)
             )
           end
@@ -78,14 +82,14 @@ module UpTack
 
         def self.rules(profile, type)
           found = []
-          if profile.blank.zero? && profile.filled.positive?
+          if profile.blank.zero? && profile.filled.positive? && !profile.nothing?
             found << Suggestion.new(parts: {"kind" => "required"}, words: "always filled")
           end
           enough = profile.filled >= ENOUGH
           mask = (enough && type == "text") ? mask(profile) : nil
           if enough && profile.unique? && %w[text number].include?(type)
             # Amounts, and texts that are no codes, may well be the same once more.
-            doubtful = mask.nil? && !profile.counts?
+            doubtful = mask.nil? && !profile.running?
             found << Suggestion.new(parts: {"kind" => "unique"}, words: "unique", doubtful: doubtful)
           end
           if mask
@@ -94,6 +98,8 @@ module UpTack
               words: "format: #{Core::Masks::Phrases.describe(Core::Masks.read(mask).parts)}"
             )
           end
+          number = (enough && type == "text" && profile.unique?) ? auto_number(profile) : nil
+          found << number if number
           low, high = (enough && type == "number") ? profile.range : nil
           if low && low != high
             found << Suggestion.new(
@@ -104,6 +110,19 @@ module UpTack
           end
           found
         end
+
+        # @return [Suggestion, nil] where all values are a count behind the same letters
+        def self.auto_number(profile)
+          start, count = profile.samples.first.match(/\A(.*?\D)(\d{2,9})\z/)&.captures
+          return unless count && profile.uniform? && profile.common.length >= start.length
+
+          Suggestion.new(
+            parts: {"kind" => "number", "formula" => "#{JSON.generate(start)} & counter(#{count.length})"},
+            words: "auto-number for new records",
+            doubtful: true
+          )
+        end
+        private_class_method :auto_number
 
         # @return [String, nil] where all values are written alike, figures among them
         def self.mask(profile)

@@ -10,7 +10,8 @@ module UpTack
         # @param upload [UseCases::Imports::Uploads::Upload]
         # @param found [UseCases::Imports::FileAnalysis::Found]
         # @param table [Core::Design::Table, nil]
-        def look(upload, found, table)
+        # @param names [UseCases::Imports::KnownNames]
+        def look(upload, found, table, names)
           source = found.source
           {
             id: upload.id,
@@ -30,7 +31,7 @@ module UpTack
             end,
             proposed:
               UseCases::Imports::NewTable
-                .propose(found.profiles)
+                .propose(found.profiles, names)
                 .map do |each|
                   {
                     column: each.column,
@@ -38,6 +39,7 @@ module UpTack
                     type: each.type,
                     choices: each.choices,
                     format: each.format,
+                    target: each.target && {key: each.target.key, label: each.target.label},
                     rules: each.rules.map(&:to_h)
                   }
                 end

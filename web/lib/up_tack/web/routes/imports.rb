@@ -28,7 +28,7 @@ module UpTack
             known = table ? upload.fields(table) : {}
             analysis = UseCases::Imports::FileAnalysis.new(workspace)
             json(Render::Import.look(upload, analysis.call(upload.source(options_sent), table, known: known,
-              as_was: sent["as_was"] == true), table))
+              as_was: sent["as_was"] == true), table, UseCases::Imports::KnownNames.new(workspace)))
           end
 
           app.post("/api/tables/:table/import") do
