@@ -12,7 +12,7 @@ RSpec.describe "Import" do
     visit "/t/pieces/records"
     click_link "Import"
     bring(demo("pieces_to_fix.csv"))
-    expect(page).to have_text("CSV, 10 rows, encoding: UTF-8, separated by commas").and have_select(
+    expect(page).to have_text("CSV, 10 rows, UTF-8").and have_select(
       "Field: Peak °C",
       selected: "Peak °C"
     )
@@ -56,7 +56,7 @@ RSpec.describe "Import" do
   it "changes records found by a field, and reads what the file shows as somebody says" do
     visit "/t/clays/import"
     bring(demo("clays_with_semicolons.csv"))
-    expect(page).to have_text("separated by semicolons").and have_select("Read as: Limit °C", selected: "1.234,56")
+    expect(page).to have_text("CSV, 3 rows, Windows-1252").and have_select("Read as: Limit °C", selected: "1.234,56")
     select "Update records with the same Name, add the rest", from: "Existing records"
     click_button "Preview"
     expect(page).to have_css("[role=status]", text: "2 new · 1 refused")
@@ -67,6 +67,38 @@ RSpec.describe "Import" do
     click_button "Another file"
     bring(bring_again)
     expect(page).to have_css("[role=alert]", text: "renamed.xlsx is not a valid workbook")
+  end
+
+  it "reads a file as somebody says, shows its first rows so, and says what is left out or set by rules" do
+    file = File.join(StoreHelp::FOLDER, "kilns.csv")
+    text = "Kilns of the studio\nKiln;Peak °C;Łast fired;By\nSmall;1240;23-Nov-2026;Ona\nTall;900;1-Dec-2026;Ona\n"
+    File.binwrite(file, text.encode("Windows-1250"))
+    change(:AddTable, label: "Kilns")
+    change(:AddField, table: "kilns", parts: {"label" => "Peak °C", "type" => "number"})
+    change(:AddField, table: "kilns", parts: {"label" => "By", "type" => "text"})
+    change(:PinRule, table: "kilns", rule: {"kind" => "stamp", "field" => "by", "event" => "made"})
+    visit "/t/kilns/import"
+    bring(file)
+    expect(page).to have_text("The names of the columns are taken from row 2.").and have_text("£ast fired")
+    click_button "How it is read"
+    select "Windows-1250", from: "Encoding"
+    expect(page).to have_css("[aria-label='The first rows as they are read'] th", text: "Łast fired")
+    expect(page).to have_text("2 columns are left out: Kiln, Łast fired.")
+    expect(page).to have_text("Rules set these fields again: By.")
+    select "in row 1", from: "Column names"
+    expect(page).to have_css("[aria-label='The first rows as they are read'] th", text: "Kilns of the studio")
+    select "in row 2", from: "Column names"
+    select "Name", from: "Field: Kiln"
+    check "Import as it was", exact: false
+    expect(page).to have_select("Field: By", selected: "By")
+    select "Name", from: "Field: Kiln"
+    expect(accessibility_problems).to eq([])
+    click_button "Preview"
+    click_button "Import all 2 rows"
+    expect(page).to have_text("Import finished:")
+    found = []
+    UpTack::Store::RecordTable.new(workspace.table("kilns")).each { |_, row| found << [row["name"], row["by"]] }
+    expect(found).to eq([%w[Small Ona], %w[Tall Ona]])
   end
 
   it "makes a table of a file, with the rules that the builder takes" do

@@ -24,11 +24,16 @@ module UpTack
         # @return [Core::Design::Table, nil] the one table whose records have all of a column's values as names
         def target(profile)
           values = profile.distinct&.keys&.map { |value| Core::Unicode.folded(value) }
-          return if values.nil? || values.length < ENOUGH || profile.kind_of_all != "text"
+          return if values.nil? || values.length < ENOUGH || profile.kind_of_all != "text" || own?(profile)
 
           found = @workspace.project.tables.select { |table| values.all? { |value| of(table.key).include?(value) } }
           found.first if found.one?
         end
+
+        private
+
+        # Codes of which each stands there once are those of the file's own records.
+        def own?(profile) = profile.unique? && profile.uniform?
       end
     end
   end
