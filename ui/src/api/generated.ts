@@ -4092,6 +4092,8 @@ export interface components {
         };
     };
     parameters: {
+        /** @description ETag of the record. If somebody has changed it since, the answer is 412. */
+        ifMatch: string;
         /** @description A condition in the formula language. */
         exportFilter: string;
         /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
@@ -4123,7 +4125,10 @@ export interface components {
         field: string;
     };
     requestBodies: never;
-    headers: never;
+    headers: {
+        /** @description The record as it was answered; send it as If-Match to save or delete it only while nobody has changed it. */
+        RecordTag: string;
+    };
     pathItems: never;
 }
 export type $defs = Record<string, never>;
@@ -5115,6 +5120,9 @@ export interface operations {
             /** @description Saved. */
             201: {
                 headers: {
+                    ETag: components["headers"]["RecordTag"];
+                    /** @description Path of the record. */
+                    Location?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5221,7 +5229,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["NotWritten"];
+                    "application/problem+json": components["schemas"]["NotWritten"] | components["schemas"]["Problem"];
                 };
             };
             default: components["responses"]["Problem"];
@@ -6057,6 +6065,7 @@ export interface operations {
             /** @description The record. */
             200: {
                 headers: {
+                    ETag: components["headers"]["RecordTag"];
                     [name: string]: unknown;
                 };
                 content: {
@@ -6071,7 +6080,10 @@ export interface operations {
             query?: {
                 version?: number;
             };
-            header?: never;
+            header?: {
+                /** @description ETag of the record. If somebody has changed it since, the answer is 412. */
+                "If-Match"?: components["parameters"]["ifMatch"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -6094,7 +6106,10 @@ export interface operations {
     changeRecord: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description ETag of the record. If somebody has changed it since, the answer is 412. */
+                "If-Match"?: components["parameters"]["ifMatch"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -6111,6 +6126,7 @@ export interface operations {
             /** @description Saved. */
             200: {
                 headers: {
+                    ETag: components["headers"]["RecordTag"];
                     [name: string]: unknown;
                 };
                 content: {

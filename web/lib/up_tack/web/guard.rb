@@ -9,6 +9,18 @@ module UpTack
       class SignedOut < StandardError; end
       # The write does not come from a page of this application.
       class CrossSiteRequest < StandardError; end
+
+      # What is asked at an address where something else can be asked.
+      class MethodNotAllowed < StandardError
+        # @return [Array<String>] what can be asked there
+        attr_reader :verbs
+
+        def initialize(verbs, message)
+          @verbs = verbs
+          super(message)
+        end
+      end
+
       # What is asked for needs the password once more.
       class Unconfirmed < StandardError; end
 
@@ -106,9 +118,31 @@ module UpTack
           refuse_unsound
           refuse_foreign
           operation = Guard::Access.current.find(request.request_method, request.path_info)
-          raise Store::NotFound, Core::Messages["web.all.there_is_nothing_at", path: request.path_info] unless operation
-
+          nothing_there unless operation
+          refuse_strange_query(operation)
           authorise(operation) unless operation.least == "anyone"
+        end
+
+        def nothing_there
+          verbs = Guard::Access.current.verbs(request.path_info)
+          if verbs.empty?
+            raise Store::NotFound, Core::Messages["web.all.there_is_nothing_at", path: request.path_info]
+          end
+
+          message =
+            Core::Messages["web.guard.not_with_this_method", method: request.request_method, verbs: verbs.join(", ")]
+          raise MethodNotAllowed.new(verbs, message)
+        end
+
+        # A misspelt name would be passed over, and what is answered be something else.
+        def refuse_strange_query(operation)
+          strange = (request.GET.keys - operation.query).first or return
+          name = strange[0, 60].scrub
+          none = Core::Messages["web.guard.no_parameters", name: name]
+          raise Params::Requests::Malformed, none if operation.query.empty?
+
+          known = operation.query.join(", ")
+          raise Params::Requests::Malformed, Core::Messages["web.guard.no_such_parameter", name: name, known: known]
         end
 
         def authorise(operation)

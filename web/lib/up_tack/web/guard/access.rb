@@ -12,8 +12,10 @@ module UpTack
         # An operation of the document.
         # least:: "anyone", "reader", "clerk" or "builder"
         # confirm:: whether the password is asked for once more (`x-confirm`)
-        # table:: key of the table that the path names, nil elsewhere
-        Operation = Struct.new(:id, :least, :confirm, :table, keyword_init: true)
+        # query:: names of the parameters in the address; table:: key of the table that the path names, nil elsewhere
+        Operation = Struct.new(:id, :least, :confirm, :query, :table, keyword_init: true)
+        # What the document says once of an operation. verb:: in small letters; shape:: of its path
+        Entry = Struct.new(:verb, :shape, :operation)
 
         ORDER = %w[reader clerk builder].freeze
 
@@ -39,13 +41,16 @@ module UpTack
                 item
                   .slice("get", "post", "put", "patch", "delete")
                   .map do |verb, operation|
-                    [
+                    Entry.new(
                       verb,
                       shape(template),
-                      operation["operationId"],
-                      operation.fetch("x-least"),
-                      operation["x-confirm"] == true
-                    ]
+                      Operation.new(
+                        id: operation["operationId"],
+                        least: operation.fetch("x-least"),
+                        confirm: operation["x-confirm"] == true,
+                        query: query(document, item["parameters"], operation["parameters"])
+                      )
+                    )
                   end
               end
         end
@@ -53,17 +58,15 @@ module UpTack
         # @return [Operation, nil] nil for what there is not
         def find(verb, path)
           verb = (verb == "HEAD") ? "get" : verb.downcase
-          @operations.each do |other, shape, id, least, confirm|
-            match = (other == verb) && shape.match(path) or next
-            return Operation.new(
-              id: id,
-              least: least,
-              confirm: confirm,
-              table: match.names.include?("table") ? match[:table] : nil
-            )
+          @operations.each do |entry|
+            match = (entry.verb == verb) && entry.shape.match(path) or next
+            return entry.operation.dup.tap { |found| found.table = match[:table] if match.names.include?("table") }
           end
           nil
         end
+
+        # @return [Array<String>] what can be asked at a path, "GET" and so on
+        def verbs(path) = @operations.select { |entry| entry.shape.match?(path) }.map { |entry| entry.verb.upcase }.uniq
 
         # @param id [String] of an operation, or one that it had before, as an old log may have it
         # @return [String] what it does, in words
@@ -74,6 +77,13 @@ module UpTack
           least == "anyone" || (ORDER.index(role).to_i >= ORDER.index(least) && ORDER.include?(role))
 
         private
+
+        def query(document, *lists)
+          parameters = lists.flatten(1).compact.map do |each|
+            each["$ref"] ? document.dig(*each["$ref"].delete_prefix("#/").split("/")) : each
+          end
+          parameters.select { |each| each["in"] == "query" }.map { |each| each["name"] }
+        end
 
         def shape(template)
           parts = template.split(/(\{\w+\})/).map do |part|

@@ -28,14 +28,15 @@ module UpTack
         # @param present [Proc, nil] gives what is told (an Array or a Hash for JSON), from the result and the
         #   workspace of whoever asks for it; without one there is nothing to tell, which is answered with 204
         # @param status [Integer] of the answer when it can be waited for
+        # @param failed [Proc, nil] gives title: and code: of a problem where nothing came of it, nil otherwise
         # @param shared [String, nil] see Jobs.start
         # @param words [String, nil] see Jobs.start
         # @yield [UpTack::Progress, Workspace] what is to be done
-        def in_background(present = nil, status: 200, shared: nil, words: nil, &work)
+        def in_background(present = nil, status: 200, failed: nil, shared: nil, words: nil, &work)
           chosen = person
           # What is done once, with its answer, is waited for.
           if env[Guard::Idempotency::WITHIN]
-            return ended(work.call(Progress.none, Workspace.new(person: chosen)), present, status)
+            return ended(work.call(Progress.none, Workspace.new(person: chosen)), present, status, failed)
           end
 
           job =
@@ -46,7 +47,7 @@ module UpTack
 
           raise job.error if job.error
 
-          ended(job.result, present, status)
+          ended(job.result, present, status, failed)
         rescue Jobs::Elsewhere => e
           looked_at_elsewhere(e.id)
         end
@@ -92,13 +93,14 @@ module UpTack
           halt((code == 200) ? 202 : code, body)
         end
 
-        def ended(result, present, status)
+        def ended(result, present, status, failed)
           workspace.renew
           return 204 unless present
 
-          status = status.call(result) if status.respond_to?(:call)
-          type = (status < 400) ? "application/json" : "application/problem+json"
-          json(present.call(result, workspace), status: status, type: type)
+          told = present.call(result, workspace)
+          problem = failed&.call(result) or return json(told, status: status)
+
+          problem(422, problem[:code], problem[:title], **told)
         end
       end
     end

@@ -17,7 +17,14 @@ module UpTack
               mistakes: error.problems.map { |each| Render::Mistake.render(each) }
             )
           end
-          app.error(Guard::SignedOut) { |error| problem(401, "signed_out", error.message) }
+          app.error(Guard::SignedOut) do |error|
+            headers "WWW-Authenticate" => %(Bearer realm="Up Tack")
+            problem(401, "signed_out", error.message)
+          end
+          app.error(Guard::MethodNotAllowed) do |error|
+            headers "Allow" => error.verbs.join(", ")
+            problem(405, "not_with_this_method", error.message)
+          end
           app.error(Guard::CrossSiteRequest) { |error| problem(403, "foreign_page", error.message) }
           app.error(Services::NotAllowed) { |error| problem(403, "not_allowed", error.message) }
           app.error(Guard::Unconfirmed) { |error| problem(403, "confirm", error.message) }

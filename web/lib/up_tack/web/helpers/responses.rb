@@ -6,9 +6,9 @@ module UpTack
       # Helpers that write a response.
       module Responses
         # @param data [Object] for JSON
-        def json(data, status: 200, type: "application/json")
+        def json(data, status: 200)
           self.status(status)
-          content_type type
+          content_type "application/json"
           JSON.generate(data)
         end
 
@@ -28,19 +28,34 @@ module UpTack
           json(Render::Table.new(workspace).full(workspace.table(key)), status: status)
         end
 
+        # A record with its ETag, which begins with its version: what else is in it, such as the names of linked
+        # records, may be another while the record is the same.
+        # @param record [Hash] as Render::Record gives it
+        def record_json(record, status: 200)
+          text = JSON.generate(record)
+          if record[:version]
+            headers "ETag" => %("#{record[:version]}-#{Digest::SHA256.hexdigest(text)[0, 16]}")
+          end
+          self.status(status)
+          content_type "application/json"
+          text
+        end
+
         # What came of a wish to save: the record, or why not.
         # @param answer [Services::SaveResult]
         def saved_or_problem(key, answer, status: 200)
           table = workspace.table(key)
           record = answer.record && Render::Record.new(workspace, table).render(answer.record)
           case answer.state
-          when :saved then json(record, status: status)
+          when :saved
+            headers "Location" => url("/api/tables/#{key}/records/#{record[:id]}", false) if status == 201
+            record_json(record, status: status)
           when :linked
             reasons = answer.reasons.join(" ")
             problem(422, "linked", Core::Messages["web.responses.not_deleted_others_need", reasons: reasons])
           when :conflict
             problem(
-              409,
+              request.env["HTTP_IF_MATCH"] ? 412 : 409,
               "changed_meanwhile",
               Core::Messages["common.somebody_else_changed_record_meanwhile"],
               record: record,

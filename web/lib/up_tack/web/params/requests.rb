@@ -166,6 +166,17 @@ module UpTack
           raise Malformed, Core::Messages["web.requests.must_be_whole_number", name: name]
         end
 
+        # @return [Integer, nil] the version that `If-Match` asks for (RFC 9110, 13.1.1)
+        # @raise [Malformed] for what is no ETag of a record
+        def version_to_match
+          header = request.env["HTTP_IF_MATCH"].to_s.strip
+          return if header.empty? || header == "*"
+
+          version = header[/\A"(\d{1,18})(?:-\h{16})?"\z/, 1] or
+            raise Malformed, Core::Messages["web.requests.if_match_takes_etag"]
+          version.to_i
+        end
+
         # @return [Integer, nil] a whole number from the query
         def number_in_query(name)
           text = params[name].to_s

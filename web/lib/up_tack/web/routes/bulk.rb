@@ -26,14 +26,13 @@ module UpTack
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
             drafts, came, keep = drafts_sent, channel, sent["keep"] ? sent["keep"].to_s : "all"
-            undone = ->((report, _)) { report.batch.nil? && keep != "none" }
             present = ->((report, results), workspace) do
-              told = {report: Render::Report.render(report, table, workspace.visibility), results: results}
-              next told unless undone.call([report, results])
-
-              {type: "about:blank", title: Routes::Bulk.not_saved(report), status: 422, code: "not_saved", **told}
+              {report: Render::Report.render(report, table, workspace.visibility), results: results}
             end
-            in_background(present, status: ->(result) { undone.call(result) ? 422 : 200 }) do |progress, workspace|
+            failed = ->((report, _)) do
+              {title: Routes::Bulk.not_saved(report), code: "not_saved"} if report.batch.nil? && keep != "none"
+            end
+            in_background(present, failed: failed) do |progress, workspace|
               Routes::Bulk.write(
                 workspace,
                 UseCases::Bulk::Write.new(workspace, channel: came, progress: progress),

@@ -55,7 +55,7 @@ module UpTack
 
           app.get("/api/tables/:table/records/:id") do
             record = UseCases::Records::FindRecord.new(workspace).call(table: params[:table], id: record_id)
-            json(Render::Record.new(workspace, workspace.table(params[:table])).render(record))
+            record_json(Render::Record.new(workspace, workspace.table(params[:table])).render(record))
           end
 
           app.patch("/api/tables/:table/records/:id") do
@@ -64,7 +64,7 @@ module UpTack
                 table: params[:table],
                 id: record_id,
                 typed: typed,
-                version: number_sent("version"),
+                version: version_to_match || number_sent("version"),
                 reasons: reasons,
                 **filling_in
               )
@@ -76,7 +76,7 @@ module UpTack
               UseCases::Records::DeleteRecord.new(workspace).call(
                 table: params[:table],
                 id: record_id,
-                version: number_in_query("version")
+                version: version_to_match || number_in_query("version")
               )
             next saved_or_problem(params[:table], answer) unless answer.state == :saved
 
