@@ -72,4 +72,32 @@ RSpec.describe "The command line" do
       [0, %({"type":"number","value":"-2"}\n)]
     )
   end
+
+  it "exports to a file or for other programs, and imports what they send" do
+    path = UpTack::Store::Database.path
+    UpTack::Store::Database.close
+    run = lambda do |*arguments, input: ""|
+      out, err = StringIO.new(+"".b), StringIO.new
+      input = StringIO.new(input)
+      [UpTack::Commands.run([*arguments, "--database", path], out: out, err: err, input: input), out.string, err.string]
+    end
+    status, text, errors = run.call("export", "clays", "--fields", "name,family", "--sort=-name", "--format", "jsonl")
+    rows = text.lines.map { |line| JSON.parse(line) }
+    expect([status, errors, rows.first.keys]).to eq([0, "", %w[Name Family]])
+    expect(rows.map { |row| row["Name"] }).to eq(rows.map { |row| row["Name"] }.sort.reverse)
+    expect(run.call("export", "clays", folder("clays.xlsx"), "--filter", "limit > 1200").first).to eq(0)
+    source = UpTack::Interchange::Source.open(folder("clays.xlsx"))
+    expect([source.format, source.columns.first]).to eq(%w[xlsx Name])
+    csv = run.call("export", "clays", "-")[1].force_encoding("UTF-8")
+    status, told, = run.call("import", "clays", "-", "--match", "name", "--dry-run", input: csv)
+    expect([status, told]).to match([0, /0 new, 0 changed, #{rows.length} unchanged, 0 refused/])
+    status, _, errors = run.call("import", "clays", "-", "--encoding", "EBCDIC", input: csv)
+    expect([status, errors]).to match([2, /EBCDIC.*Windows-1252/m])
+    status, _, errors = run.call("export", "clays", folder("x.doc"))
+    expect([status, errors, File.exist?(folder("x.doc"))]).to match([2, /“doc”.*csv, xlsx/, false])
+    status, _, errors = run.call("export", "clays", folder("y.csv"), "--filter", "limit >")
+    expect([status, errors.empty?, Dir[folder("y.csv*")]]).to eq([2, false, []])
+  ensure
+    UpTack::Store::Database.open(path)
+  end
 end

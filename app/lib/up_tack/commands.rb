@@ -7,6 +7,8 @@ module UpTack
   module Commands
     # Expressions and masks may begin with a minus; after these every argument is one.
     TEXTS = {"eval" => %w[--values --today --json], "mask" => %w[--json]}.freeze
+    # What stands for "-" from here on, which would be taken for an option.
+    PIPE = "standard input or output"
     private_constant :TEXTS
 
     class << self
@@ -42,7 +44,9 @@ module UpTack
         name, *rest = arguments.map(&:dup)
         return ["version"] if %w[--version -v].include?(name)
         return ["help", name.tr("-", "_")] if name && !name.start_with?("-") && rest.intersect?(%w[--help -h])
-        return [name, *rest].compact unless (options = TEXTS[name])
+        unless (options = TEXTS[name])
+          return [name, *rest].compact.map { |argument| (argument == "-") ? PIPE : argument }
+        end
 
         given, texts = [], []
         while (argument = rest.shift)

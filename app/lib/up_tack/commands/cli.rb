@@ -85,6 +85,21 @@ module UpTack
       option :dry_run, type: :boolean, default: false, desc: "Change nothing"
       def import_project(file) = run(ImportProject, file: file)
 
+      desc "export TABLE [FILE]", "Write the records of a table or of a view as a file"
+      long_desc <<~TEXT
+        Without FILE, or with -, it goes to standard output, for other programs. The format is that of the ending of
+        FILE unless --format is given, and CSV without either.
+
+        Example: uptack export pieces pieces.xlsx --filter 'peak > 900' --fields tag,peak
+      TEXT
+      option :database, DATABASE
+      option :format, banner: "NAME", desc: "csv, xlsx, ods, json or jsonl"
+      option :filter, banner: "FORMULA", desc: "Only records for which it is true"
+      option :search, banner: "TEXT", desc: "Only records in which it stands somewhere"
+      option :sort, banner: "FIELDS", desc: "Keys separated by commas; --sort=-key for descending order"
+      option :fields, banner: "FIELDS", desc: "Keys separated by commas, in this order"
+      def export(table, file = nil) = run(Export, table: table, file: file)
+
       desc "import TABLE FILE", "Import the records of a file through the rules of a table"
       long_desc <<~TEXT
         Saves all rows or none, unless --passing is given. The exit status is 1 if rows were refused.

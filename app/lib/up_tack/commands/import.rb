@@ -15,11 +15,11 @@ module UpTack
       # Names for what a terminal takes badly.
       DELIMITERS = {"comma" => ",", "semicolon" => ";", "tab" => "\t", "bar" => "|"}.freeze
 
-      # @param file [String] path, or "-" for standard input
+      # @param file [String] path, or PIPE
       # @param asked [Hash] see #bring_in
       # @return [Integer] 1 if rows were refused
       def call(file:, **asked)
-        return bring_in(path: existing(file), name: File.basename(file), **asked) unless file == "-"
+        return bring_in(path: existing(file), name: File.basename(file), **asked) unless file == PIPE
 
         Tempfile.create("up_tack_import", binmode: true) do |copy|
           IO.copy_stream(@input, copy)
