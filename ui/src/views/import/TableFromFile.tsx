@@ -25,7 +25,7 @@ export default function TableFromFile() {
   const [fields, setFields] = useState<Choice[]>([]);
   const { attempt, busy, failure } = useAttempt();
   const types = useFieldTypes();
-  const lists = (type: string) => types.of(type).settings.includes("choices");
+  const has = (type: string, setting: "choices" | "decimals" | "link") => types.of(type).settings.includes(setting);
 
   const read = (id: string, how: Options) =>
     attempt(async () => {
@@ -50,9 +50,9 @@ export default function TableFromFile() {
           column,
           label: name,
           type,
-          choices: lists(type) ? choices : null,
-          format: type === "number" ? format : null,
-          target: type === "link" ? (target?.key ?? null) : null,
+          choices: has(type, "choices") ? choices : null,
+          format: has(type, "decimals") ? format : null,
+          target: has(type, "link") ? (target?.key ?? null) : null,
           rules: rules.filter((rule) => !left.includes(rule.words)).map((rule) => rule.parts),
         }));
       if (!look) return;
@@ -130,7 +130,11 @@ export default function TableFromFile() {
                         {types.all
                           .filter((type) => !type.settings.includes("link") || field.target)
                           .map((type) => (
-                            <option key={type.key} value={type.key} disabled={lists(type.key) && !field.choices}>
+                            <option
+                              key={type.key}
+                              value={type.key}
+                              disabled={has(type.key, "choices") && !field.choices}
+                            >
                               {type.settings.includes("link") && field.target
                                 ? t("imports.linkTo", { table: field.target.label })
                                 : type.label}
