@@ -24,6 +24,15 @@ module UpTack
       COMPACT = /\A(?:19|20)\d\d(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])\z/
       ZONED = /\A(\d{4}-\d\d-\d\d)[ T](\d\d:\d\d(?::\d\d(?:\.\d+)?)?)\s?(Z|[-+]\d\d(?::?\d\d)?)\z/
       FIGURES = %r{\A(\d{1,4})([-./ ])(\d{1,2})\2(\d{1,4})(?=\z|[T ,])}
+      # How numbers and days begin: nothing else need be looked at closely.
+      NUMBERLIKE = /\A\(?[-+−]?\s*(?:\p{Sc}|[A-Z]{3}\s)?\s*[.,]?\d/
+      DAYLIKE = %r{
+        \A(?:\p{L}{3,9}\.?,?\s+)?(?:\d{1,4}[-./\ ]\d|\d{1,2}(?:st|nd|rd|th)?\.?[\ -]*\p{L}{3}|\p{L}{3,9}\.?[\ -]*\d)
+      }ix
+      # Numbers that every reading takes alike.
+      WHOLE = /\A-?(?:0|[1-9]\d{0,14})\z/
+      # Those in which the mark tells itself: other than three figures stand behind it.
+      DECIMAL = /\A-?\d{1,10}([.,])(?:\d{1,2}|\d{4,5})\z/
       CLOCK = /\A\d{1,2}:\d\d(?::\d\d)?\s*(?:[ap]m?)?\z/i
 
       # @param conventions [Core::Conventions] the firm's

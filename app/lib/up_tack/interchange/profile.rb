@@ -24,8 +24,7 @@ module UpTack
       attr_reader :name, :filled, :blank, :longest, :kinds, :units, :dates, :decimals, :rows_by_order
 
       # @param reader [CellText]
-      # @param known [Core::InternCache] what texts show, for all columns of a file
-      def initialize(name, reader, known = Core::InternCache.new)
+      def initialize(name, reader)
         @name = name
         @reader = reader
         @filled = @blank = @longest = 0
@@ -42,7 +41,8 @@ module UpTack
         @several_lines = false
         @least = @greatest = nil
         @all = Set.new
-        @known = known
+        # What texts show. Each column has its own: one whose texts are all different would push out the others'.
+        @known = Core::InternCache.new
       end
 
       # @param cell [Object]
@@ -235,7 +235,11 @@ module UpTack
         # What begins with 0 or +, or has more figures than are kept and no decimals, is a number of another sort:
         # that of a telephone, an article or an account.
         def of_number(text, reader)
-          return if text.match?(/\A0\d|\A\+/)
+          return if text.match?(/\A0\d|\A\+/) || !text.match?(CellText::NUMBERLIKE)
+          return Shown.new("number", nil, nil, BigDecimal(text)) if text.match?(CellText::WHOLE)
+
+          mark = text[CellText::DECIMAL, 1]
+          return Shown.new("number", mark, nil, BigDecimal(text.tr(",", "."))) if mark
 
           unit = CellText.unit(text)
           found = CellText::MARKS.to_h { |mark| [mark, reader.number(text, mark, unit)] }.compact
@@ -248,6 +252,7 @@ module UpTack
 
         def of_day(text, reader)
           return Shown.new("time") if reader.time(text)
+          return unless text.match?(CellText::DAYLIKE)
 
           %i[date moment].each do |kind|
             found = CellText::ORDERS.to_h { |order| [order, reader.public_send(kind, text, order)] }.compact

@@ -42,9 +42,8 @@ module UpTack
         # @return [Found]
         # @raise [Interchange::Unreadable]
         def call(source, table, known: {}, as_was: false)
-          texts = Core::InternCache.new
           reader = Interchange::CellText.new(@workspace.project.conventions)
-          profiles = source.columns.map { |name| Interchange::Profile.new(name, reader, texts) }
+          profiles = source.columns.map { |name| Interchange::Profile.new(name, reader) }
           most = Interchange::Profile.rows(profiles.length)
           last = count = 0
           first_rows = []
