@@ -49,7 +49,7 @@ RSpec.describe "Importing as it was" do
   it "keeps stamps, tallies and log lines, and says so in the log" do
     expect(@before.map { |row| row["changes"].to_i }).to eq([0, 1, 2])
     expect(bring_in(@file, "kilns", as_was: true).made).to eq(3)
-    expect(@looked.left_out + @looked.set_anew).to be_empty
+    expect(@looked.left_out + @looked.columns_set_again).to be_empty
     expect(rows("kilns").drop(3)).to eq(@before)
     entry = UpTack::Store::Entry.order(:id).last
     expect([entry.channel, entry.batch.summary]).to eq(["import as it was", "Imported from as_it_was.csv, as it was"])
@@ -60,9 +60,9 @@ RSpec.describe "Importing as it was" do
     expect(save.record.values["changes"]).to eq(3)
   end
 
-  it "sets them anew otherwise, and says which before" do
+  it "sets them again otherwise, and says which before" do
     expect(bring_in(@file, "kilns", as_was: false).made).to eq(3)
-    expect(@looked.set_anew).to eq(%w[Made By Changes Diary])
+    expect(@looked.columns_set_again).to eq(%w[Made By Changes Diary])
     expect(rows("kilns").drop(3).map { |row| [row["by"], row["changes"]] }).to all(eq(["Odile Marsh", BigDecimal(0)]))
   end
 

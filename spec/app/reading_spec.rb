@@ -60,6 +60,8 @@ RSpec.describe "Reading a file" do
   it "finds a heading below titles, or where somebody says" do
     text = "Glazes of the studio\nprinted today\n\nname,limit,note\nAsh,1200,x\nTin,1000,\n"
     expect(read(text)).to eq([%w[name limit note], [["Ash", "1200", "x"], ["Tin", "1000", nil]]])
+    # A heading may have blank cells, as one above the numbers of rows.
+    expect(read(",value\n0,5\n1,6\n")).to eq([["Column 1", "value"], [%w[0 5], %w[1 6]]])
     expect(read("1,2\n3,4\n", heading: "none")).to eq([["Column 1", "Column 2"], [%w[1 2], %w[3 4]]])
     expect(read("1,2\n3,4\n5,6\n", heading: "2")).to eq([%w[3 4], [%w[5 6]]])
   end
@@ -77,6 +79,16 @@ RSpec.describe "Reading a file" do
       end
       expect(read(records.map { |each| JSON.generate(each) }.join("\n"), "x.json")).to eq(expected)
       expect(read(JSON.generate(records.first), "x.json").last).to eq([expected.last.first])
+    end
+
+    it "loses nothing silently: two values of one name are refused, other lists are told" do
+      found = source(JSON.generate([{"a.b" => 1, "a" => {"b" => 2}}, {"a" => {"b" => 3}}]), "x.json")
+      problems = []
+      found.each_row { |row, _| problems << row.problem }
+      expect(problems).to match([/two values for “a.b”/, nil])
+      around = source(JSON.generate({"data" => [{"x" => 1}], "more" => [{"y" => 2}]}), "x.json")
+      expect(around.notes.join).to include("Only its first list")
+      expect(source(JSON.generate([{"x" => 1}]), "x.json").notes).to be_empty
     end
 
     it "says what is no list of objects, wherever it was cut off" do

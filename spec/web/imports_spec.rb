@@ -48,6 +48,17 @@ RSpec.describe "Files over HTTP" do
     expect(ask(:post, "/api/history/batches/#{done["report"]["batch"]}/undo", {})).to include("undone" => 1)
   end
 
+  it "tells whoever can't make a table nothing of which names there are" do
+    clays = []
+    UpTack::Store::RecordTable.new(workspace.table("clays")).each { |_, row| clays << row["name"] }
+    file = "Clay\n#{(clays * 2).join("\n")}\n"
+    kinds = ["Odile Marsh", "Bram Tolley"].map do |name|
+      sign_in_as(name)
+      ask(:post, "/api/imports/#{bring("clay.csv", file)}/look", {})["proposed"].map { |each| each["type"] }
+    end
+    expect(kinds).to eq([["link"], ["text"]])
+  end
+
   it "makes a table of a file, with the rules that the builder left" do
     id =
       bring(

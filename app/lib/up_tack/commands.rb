@@ -7,9 +7,10 @@ module UpTack
   module Commands
     # Expressions and masks may begin with a minus; after these every argument is one.
     TEXTS = {"eval" => %w[--values --today --json], "mask" => %w[--json]}.freeze
-    # What stands for "-" from here on, which would be taken for an option.
+    # What stands for "-" from here on, which would be taken for an option; and commands that know it.
     PIPE = "standard input or output"
-    private_constant :TEXTS
+    PIPED = %w[export import].freeze
+    private_constant :TEXTS, :PIPED
 
     class << self
       # @param arguments [Array<String>] the command's name first
@@ -44,9 +45,8 @@ module UpTack
         name, *rest = arguments.map(&:dup)
         return ["version"] if %w[--version -v].include?(name)
         return ["help", name.tr("-", "_")] if name && !name.start_with?("-") && rest.intersect?(%w[--help -h])
-        unless (options = TEXTS[name])
-          return [name, *rest].compact.map { |argument| (argument == "-") ? PIPE : argument }
-        end
+        rest.map! { |argument| (argument == "-") ? PIPE : argument } if PIPED.include?(name)
+        return [name, *rest].compact unless (options = TEXTS[name])
 
         given, texts = [], []
         while (argument = rest.shift)

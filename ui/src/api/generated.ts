@@ -5841,7 +5841,7 @@ export interface operations {
                             cells: string[];
                         }[];
                         columns: components["schemas"]["FileColumn"][];
-                        /** @description The fields of a table that could be made of it. */
+                        /** @description The fields of a table that could be made of it; none where a table is given. */
                         proposed: {
                             column: string;
                             label: string;

@@ -47,6 +47,15 @@ export const importFile = (table: string, wish: Wish) =>
 export const given = (options: Options): Record<string, string> =>
   Object.fromEntries(Object.entries(options).filter((each): each is [string, string] => Boolean(each[1])));
 
+/** The same, read from an address. */
+export const optionsOf = (params: URLSearchParams): Options =>
+  Object.fromEntries(
+    ["delimiter", "encoding", "sheet", "heading"].flatMap((name) => {
+      const chosen = params.get(name);
+      return chosen ? [[name, chosen]] : [];
+    }),
+  );
+
 export const refusedPath = (id: string, options: Options) =>
   address(`/api/imports/${id}/refused?${new URLSearchParams(given(options))}`);
 

@@ -651,7 +651,7 @@ export interface Gaps {
   "imports.field": null;
   "imports.leftOut": null;
   "imports.columnsLeftOut": { columns: Gap; count: number };
-  "imports.setAnew": { columns: Gap };
+  "imports.setAgain": { columns: Gap };
   "imports.setByRule": null;
   "imports.asWas": null;
   "imports.asWasNote": null;
@@ -2371,7 +2371,7 @@ export const messages: { [key: string]: string } = {
   "imports.leftOut": "don't import",
   "imports.columnsLeftOut_one": "1 column is left out: %{columns}. Choose a field for it above to import it.",
   "imports.columnsLeftOut_other": "%{count, number} columns are left out: %{columns}. Choose fields for them above to import them.",
-  "imports.setAnew": "Rules set these fields again: %{columns}.",
+  "imports.setAgain": "Rules set these fields again: %{columns}.",
   "imports.setByRule": "set by a rule",
   "imports.asWas": "Import as it was",
   "imports.asWasNote": "Stamps, tallies and log lines come from the file. History says so. What is calculated is always calculated.",

@@ -60,7 +60,7 @@ module UpTack
       def import(workspace, design, source, overrides, keep, name, refused)
         looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design, as_was: overrides["as_was"])
         looked.settings = UseCases::Imports::SettingsOverride.over(looked.settings, overrides)
-        [*looked.notes, left_out(looked, overrides), set_anew(looked)].compact.each { |note| @err.puts note }
+        [*looked.notes, left_out(looked, overrides), set_again(looked)].compact.each { |note| @err.puts note }
         UseCases::Imports::Run.new(workspace, progress: progress).call(
           source: source,
           table: design.key,
@@ -82,11 +82,11 @@ module UpTack
         Core::Messages["commands.import.columns_are_left_out", columns: columns.join(", ")]
       end
 
-      def set_anew(looked)
-        columns = looked.set_anew
+      def set_again(looked)
+        columns = looked.columns_set_again
         return if columns.empty?
 
-        Core::Messages["commands.import.columns_are_set_anew", columns: columns.join(", ")]
+        Core::Messages["commands.import.columns_are_set_again", columns: columns.join(", ")]
       end
 
       def write_refused(name, source, refused, workspace)

@@ -12,10 +12,12 @@ module UpTack
       ORDERS = %w[dmy mdy ymd].freeze
       MARKS = %w[. ,].freeze
       NOTHING = ["na", "n/a", "null", "nil", "none", "-", "–", "—"].freeze
-      ANSWERS = {
-        "yes" => true, "y" => true, "true" => true, "t" => true, "ja" => true, "oui" => true, "si" => true,
-        "sí" => true, "no" => false, "n" => false, "false" => false, "f" => false, "nein" => false, "non" => false
-      }.freeze
+      # Figures and crosses are answers only where a field already says so.
+      ANSWERS =
+        Core::Values::YesNo::WORDS
+          .except("1", "0", "x")
+          .merge(%w[t ja oui si sí].to_h { |word| [word, true] }, %w[f nein non].to_h { |word| [word, false] })
+          .freeze
       LONGEST = 60
       BEFORE = /\A(?<sign>[-+−]?)\s*(?<unit>\p{Sc}|[A-Z]{3}(?=\s))\s*(?=[\d.,])/
       AFTER = /(?<=\d)(?<unit>\s*(?:\p{Sc}|%|‰|°[CF]?)|\s+(?:\p{L}{1,3}[²³]?|[A-Z]{3}))\z/

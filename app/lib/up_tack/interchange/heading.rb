@@ -35,11 +35,13 @@ module UpTack
 
         private
 
-        # Titles above a table stand in few cells.
+        # Titles above a table stand in few cells, and do not reach as far as its rows do.
         def guessed(rows)
-          usual = rows.map { |_, cells| filled(cells) }.tally.max_by { |count, times| [times, count] }.first
-          rows.find { |_, cells| filled(cells) >= usual * SHARE } || rows.first
+          filled, width = usual(rows) { |cells| filled(cells) }, usual(rows) { |cells| width(cells) }
+          rows.find { |_, cells| filled(cells) >= filled * SHARE || width(cells) >= width } || rows.first
         end
+
+        def usual(rows) = rows.map { |_, cells| yield cells }.tally.max_by { |count, times| [times, count] }.first
 
         def told(rows, said, file)
           rows.find { |number, _| number.to_s == said } ||

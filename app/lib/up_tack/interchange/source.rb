@@ -93,7 +93,8 @@ module UpTack
         return "jsonl" if ending == "jsonl"
 
         File.open(path, "rb") do |file|
-          lines = file.each_line(chomp: true).lazy.reject { |line| line.strip.empty? }.first(2)
+          # No more of a line than an object can have: a whole file may be one.
+          lines = file.each_line("\n", Readers::Json::LONGEST + 1).lazy.reject { |line| line.strip.empty? }.first(2)
           first = lines.first.to_s.delete_prefix("\xEF\xBB\xBF".b).strip
           next "json" unless first.start_with?("{") && first.end_with?("}")
           next "jsonl" if lines.length > 1

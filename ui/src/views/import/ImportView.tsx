@@ -8,6 +8,7 @@ import {
   importFile,
   type Look,
   type Options,
+  optionsOf,
   profileFile,
   refusedPath,
 } from "../../api/imports";
@@ -53,8 +54,7 @@ export default function ImportView() {
   const waiting = params.get("file");
   if (waiting && !begun) {
     setBegun(true);
-    const { file: _, ...how } = Object.fromEntries(params);
-    read(waiting, how);
+    read(waiting, optionsOf(params));
   }
   const start = () => {
     setLook(null);
@@ -100,7 +100,7 @@ export default function ImportView() {
   const taken = columns.filter((column) => column.field);
   const open = columns.filter((column) => !column.field && !column.ours);
   const leftOut = open.filter((column) => !column.written).map((column) => column.column);
-  const setAnew = open.filter((column) => column.written).map((column) => column.column);
+  const setAgain = open.filter((column) => column.written).map((column) => column.column);
   const mayBeAsWas = me?.role === "builder" && (asWas || columns.some((column) => column.written?.as_was));
   const change = (name: string, parts: Partial<FileColumn>) => {
     setColumns(columns.map((column) => (column.column === name ? { ...column, ...parts } : column)));
@@ -134,9 +134,9 @@ export default function ImportView() {
                   {t("imports.columnsLeftOut", { count: leftOut.length, columns: leftOut.join(", ") })}
                 </p>
               )}
-              {setAnew.length > 0 && (
-                <p className="text-sm" data-set-anew>
-                  {t("imports.setAnew", { columns: setAnew.join(", ") })}
+              {setAgain.length > 0 && (
+                <p className="text-sm" data-set-again>
+                  {t("imports.setAgain", { columns: setAgain.join(", ") })}
                 </p>
               )}
               {mayBeAsWas && (

@@ -134,7 +134,7 @@ module UpTack
           raise MethodNotAllowed.new(verbs, message)
         end
 
-        # A misspelt name would be passed over, and what is answered be something else.
+        # A misspelt name would be ignored, and what is answered be something else.
         def refuse_strange_query(operation)
           strange = (request.GET.keys - operation.query).first or return
           name = strange[0, 60].scrub

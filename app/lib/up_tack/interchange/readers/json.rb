@@ -39,6 +39,7 @@ module UpTack
           raise Unreadable, Core::Messages["interchange.json.holds_no_objects", name: name] if keys.empty?
 
           @columns, @notes = Source.columns(keys.keys, name)
+          @notes.unshift(Core::Messages["interchange.json.first_list_is_read", name: name]) if @within
           @keys = keys.keys
         end
 
@@ -54,7 +55,8 @@ module UpTack
           number = 1
           each_object do |object, place|
             number += 1
-            object = flat(object)
+            doubled = nil
+            object = flat(object) { |name| doubled ||= name }
             unknown = object.keys - @keys
             if unknown.any?
               problem =
@@ -64,6 +66,7 @@ module UpTack
                   number: SAMPLE
                 ]
             end
+            problem ||= Core::Messages["interchange.json.has_name_twice", name: doubled] if doubled
             yield Source::Row.new(number, @keys.map { |key| cell(object[key]) }, problem), place
           end
         end
@@ -85,13 +88,14 @@ module UpTack
           values.compact.map { |value| Profile.text(cell(value)) }.join(", ").then { |all| all unless all.empty? }
         end
 
-        def flat(object)
+        # @yield [String] a name that two of its values would have
+        def flat(object, &doubled)
           return object unless object.each_value.any?(Hash)
 
           object.each_with_object({}) do |(key, value), all|
-            next all[key] = value unless value.is_a?(Hash)
-
-            flat(value).each { |inner, each| all["#{key}.#{inner}"] = each }
+            found = {key => value}
+            found = flat(value, &doubled).transform_keys { |inner| "#{key}.#{inner}" } if value.is_a?(Hash)
+            all.merge!(found) { |name, one, _| doubled&.call(name).then { one } }
           end
         end
 
@@ -118,7 +122,10 @@ module UpTack
         def list(file)
           objects = JsonObjects.new(file, @name)
           count = 0
-          objects.each { |text| yield object(text, "Object #{count += 1}"), file.pos }
+          objects.each do |text|
+            @within = objects.within?
+            yield object(text, "Object #{count += 1}"), file.pos
+          end
         end
 
         def object(text, place)

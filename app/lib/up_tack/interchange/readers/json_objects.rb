@@ -18,6 +18,9 @@ module UpTack
           @depth = @count = 0
         end
 
+        # @return [Boolean] whether the list is part of an object, of which nothing else is read
+        def within? = @outer == "{"
+
         # @yield [String] each object as it is written
         # @raise [Unreadable]
         def each(&block)

@@ -36,7 +36,8 @@ module UpTack
         # @param found [Hash{String=>String}] as #call gives it
         # @return [Hash{String=>Core::Design::Field}] by columns, the fields of their names that only rules set
         def written(profiles, found)
-          others = @table.fields.select { |field| @workspace.visibility.field?(field) } - open_fields
+          owned = @table.fields.select { |field| @table.rule_owned?(field.key) && @workspace.visibility.field?(field) }
+          others = owned - open_fields
           columns = profiles.map(&:name) - found.keys
           by_name(columns, {}, others, &method(:exact)).transform_values { |key| @table.field(key) }
         end

@@ -14,7 +14,7 @@ module UpTack
         # @param io [#<<]
         def write(upload, source, io, decimal_mark:)
           places = source.columns.each_index.reject { |index| WhyHeading.ours?(source.columns[index]) }
-          readings = RejectedRows.readings(upload.refused).values_at(*places)
+          readings = RejectedRows.readings(upload.refused).values_at(*places).compact
           target =
             Interchange::Writers.open(
               source.format,

@@ -9,14 +9,14 @@ module UpTack
         SHOWN = 10
 
         # profiles:: one for each column; settings:: as guessed; rows:: how many there are, about
-        # first_rows:: numbers and cells of some; anew:: fields that rules will set, by columns called like them
+        # first_rows:: numbers and cells of some; set_again:: fields that rules will set, by columns called like them
         Found =
-          Struct.new(:source, :profiles, :settings, :rows, :first_rows, :anew, keyword_init: true) do
+          Struct.new(:source, :profiles, :settings, :rows, :first_rows, :set_again, keyword_init: true) do
             # @return [Array<String>] columns that belong to no field, so that they are left out
-            def left_out = open.map(&:column) - anew.keys
+            def left_out = open.map(&:column) - set_again.keys
 
-            # @return [Array<String>] columns whose fields rules will set anew
-            def set_anew = open.map(&:column) & anew.keys
+            # @return [Array<String>] columns whose fields rules will set again
+            def columns_set_again = open.map(&:column) & set_again.keys
 
             # @return [Array<String>] what people should know of how the file is read
             def notes
@@ -62,7 +62,7 @@ module UpTack
             settings: settings(profiles, fields),
             rows: rows,
             first_rows: first_rows,
-            anew: match ? match.written(profiles, fields) : {}
+            set_again: match ? match.written(profiles, fields) : {}
           )
         end
 

@@ -25,6 +25,8 @@ module UpTack
         def target(profile)
           values = profile.distinct&.keys&.map { |value| Core::Unicode.folded(value) }
           return if values.nil? || values.length < ENOUGH || profile.kind_of_all != "text" || own?(profile)
+          # Whoever can't make a table must not learn either which names there are.
+          return unless @workspace.person.role == "builder"
 
           found = @workspace.project.tables.select { |table| values.all? { |value| of(table.key).include?(value) } }
           found.first if found.one?

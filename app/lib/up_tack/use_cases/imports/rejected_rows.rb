@@ -12,7 +12,8 @@ module UpTack
           def initialize(path, settings)
             @path = path
             @file = File.open(path, "w")
-            @file.puts(JSON.generate(settings.columns.map { |taken| [taken.dates, taken.decimal] }))
+            readings = settings.columns.map { |taken| [taken.dates, taken.decimal] }
+            @file.puts(JSON.generate({"readings" => readings}))
           end
 
           # @param row [Interchange::Source::Row]
@@ -43,12 +44,18 @@ module UpTack
         module_function
 
         # @return [Array<Array(String, String)>] order of dates and decimal mark of each column
-        def readings(path) = JSON.parse(File.open(path, &:gets))
+        def readings(path)
+          head = JSON.parse(File.open(path, &:gets))
+          head.is_a?(Hash) ? head["readings"] : []
+        end
 
         # @yield [Integer, Array<Object>, String] each row's number, cells and why
         def each(path)
-          File.foreach(path).lazy.drop(1).each do |line|
-            number, cells, why = JSON.parse(line)
+          File.foreach(path) do |line|
+            row = JSON.parse(line)
+            next if row.is_a?(Hash)
+
+            number, cells, why = row
             yield number, cells.map { |cell| cell.is_a?(Hash) ? typed(cell) : cell }, why
           end
         end

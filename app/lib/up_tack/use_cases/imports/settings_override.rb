@@ -5,9 +5,6 @@ module UpTack
     module Imports
       # Settings as they are sent or typed, plain, over those that were guessed.
       module SettingsOverride
-        ORDERS = %w[dmy mdy ymd].freeze
-        MARKS = %w[. ,].freeze
-
         module_function
 
         # @param guessed [Settings]
@@ -35,7 +32,8 @@ module UpTack
         def changed(taken, settings)
           field = settings.key?("field") ? settings["field"] : taken.field
           dates, decimal = settings["dates"] || taken.dates, settings["decimal"] || taken.decimal
-          sound = (field.nil? || field.is_a?(String)) && ORDERS.include?(dates) && MARKS.include?(decimal)
+          sound = (field.nil? || field.is_a?(String)) && Interchange::CellText::ORDERS.include?(dates) &&
+            Interchange::CellText::MARKS.include?(decimal)
           unless sound
             Core::Invalid.because(
               Core::Messages["imports.settings_override.what_is_said_of_column_makes", column: taken.column],

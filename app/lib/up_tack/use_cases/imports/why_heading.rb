@@ -3,7 +3,7 @@
 module UpTack
   module UseCases
     module Imports
-      # The heading of the column that says why rows were refused, which is passed over when their file comes
+      # The heading of the column that says why rows were refused, which is ignored when their file comes
       # in again. It also says how the file was read: the rows that told so may no longer be among them.
       #
       # It has neither commas nor semicolons, which may separate the cells of a file.

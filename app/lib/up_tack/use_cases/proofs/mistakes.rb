@@ -66,7 +66,7 @@ module UpTack
           # @return [Boolean] whether it is
           def join(seconds = 120) = @threads.all? { |thread| thread.join(seconds) }
 
-          # Ends what this process has begun: somebody who asks again begins anew.
+          # Ends what this process has begun: whoever asks again begins again.
           def stop = @mutex.synchronize { @counting.each_key { |key| terminate(key) } }
 
           # What is asked for after this is counted again.
@@ -102,7 +102,7 @@ module UpTack
             end
           end
 
-          # What was stopped is forgotten, so that whoever asks begins anew.
+          # What was stopped is forgotten, so that whoever asks begins again.
           def ended(key, count)
             if @mutex.synchronize { @counting.delete(key) } == STOPPED
               @mutex.synchronize { @counts.delete(key) }

@@ -27,11 +27,10 @@ module UpTack
             **source.read_as,
             first_rows: found.first_rows.map { |number, cells| {row: number, cells: cells.map { |cell| text(cell) }} },
             columns: found.profiles.zip(found.settings.columns).map do |profile, taken|
-              {**column(profile, taken), written: written(found.anew[taken.column], table)}
+              {**column(profile, taken), written: written(found.set_again[taken.column], table)}
             end,
             proposed:
-              UseCases::Imports::NewTable
-                .propose(found.profiles, names)
+              (table ? [] : UseCases::Imports::NewTable.propose(found.profiles, names))
                 .map do |each|
                   {
                     column: each.column,

@@ -8,7 +8,7 @@ module UpTack
         # as LOST, and no spaces between a cell's quotes and what separates it from the next.
         class Lines
           # @param io [IO]
-          # @param spaced [Regexp, nil] what separates cells, where spaces stand around their quotes
+          # @param spaced [String, nil] what separates cells, where spaces stand around their quotes
           def initialize(io, spaced: nil)
             @io = io
             @held = +""
@@ -62,7 +62,7 @@ module UpTack
               within = @quoted ^ index.odd?
               next part if within
 
-              part = part.sub(@after, "") if index.positive? && !parts[index].empty?
+              part = part.sub(@after, "") if index.positive?
               (index < parts.length - 1) ? part.sub(@before, '\1') : part
             }.join("\"").tap { @quoted ^= parts.length.even? }
           end

@@ -10,8 +10,6 @@ module UpTack
         class Xlsx
           # Cells after which what is no longer needed of them is let go.
           TIDY_UP = 100_000
-          # Rows that are left out at once and still go through one by one.
-          MOST_EMPTY = 100_000
           REFERENCE = /<(?:\w+:)?mergeCell\s+ref="([A-Z]{1,3})(\d{1,7}):([A-Z]{1,3})(\d{1,7})"/
           CELL = Roo::Excelx::Cell
 
@@ -31,7 +29,6 @@ module UpTack
             before = 0
             @book.each_row_streaming(sheet: sheet, pad_cells: true) do |cells|
               number = cells.compact.first&.coordinate&.row || (before + 1)
-              ((before + 1)...number).each { |row| yield row, merged.fill(row, []) } if merged.any?
               before = number
               held = tidy_up(held + cells.length)
               yield number, merged.fill(number, cells.map { |cell| value(cell) })

@@ -46,7 +46,8 @@ module UpTack
               "fields" => [],
               "rules" => []
             }
-            table["one"] = tidy_label(given["one"]) unless given["one"].to_s.empty?
+            one = tidy_label(given["one"])
+            table["one"] = one unless one.nil? || one == ""
             given["fields"].each { |each| table["fields"] << field(attributes, table, each) }
             attributes["tables"] << table
             table
