@@ -112,7 +112,7 @@ module BrowserHelp
     picture = UpTack::Installation.path("tmp", "failed_#{example.metadata[:line_number]}.png")
     page.save_screenshot(picture) # rubocop:disable Lint/Debugger -- to be looked at afterwards
     said =
-      all("[role=alert], [role=status], [role=dialog], [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
+      all("[role=alert], [role=status], [role=dialog], section.fixed, [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
     sent =
       page
         .driver
@@ -125,10 +125,19 @@ module BrowserHelp
       end
     warn "\n#{example.full_description}\n  at #{page.current_url}, focus on #{focused.inspect}\n  " \
       "said: #{said.inspect}\n  filled: #{filled.first(40).inspect}\n  not answered " \
-      "well: #{sent.last(8).inspect}"
+      "well: #{sent.last(8).inspect}\n  work going on: #{UpTack::Jobs.going}, last sent: #{last_writes.inspect}"
   rescue => error
     warn "no traces of #{example.full_description}: #{error.message}"
   end
+
+  # What was asked for with a write, lately, and what was answered.
+  def last_writes =
+    page
+      .driver
+      .network_traffic
+      .reject { |each| each.request.method == "GET" }
+      .last(4)
+      .map { |each| "#{each.request.method} #{URI(each.request.url).path} #{each.response&.status}" }
 
   # Looked at and closed at once: an Escape that comes after they are gone closes the panel.
   def close_suggestions = execute_script(<<~JS)

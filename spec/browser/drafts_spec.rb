@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "browser_helper"
+require "support/slow_server"
 
 # A builder who is called away: whatever is half written, and however it is left, is found again.
 RSpec.describe "Half-written rules, fields, tables and forms" do
@@ -95,5 +96,28 @@ RSpec.describe "Half-written rules, fields, tables and forms" do
     expect(page.evaluate_script("document.activeElement.closest('[data-part]').dataset.part")).to eq("label")
     click_button "Delete draft"
     expect(page).to have_no_css("aside")
+  end
+
+  it "takes what is typed while something is still being saved" do
+    visit "/t/pieces/rules"
+    find_field("Add a field").native.node.focus
+    SlowServer.delay = 0.6
+    press(*"Shelf mark".chars, :Enter, *"Kiln log".chars, :Enter, *"Third".chars)
+    expect(page).to have_button("Shelf mark text").and have_button("Kiln log text")
+    expect(page).to have_field("Add a field", with: "Third")
+
+    rules = workspace.table("pieces").rules.map(&:id)
+    visit "/t/pieces/rules?field=clay_weight&stage=validate"
+    find("input[aria-label='Custom check']").click
+    write_formula "clay_weight < 9000"
+    press [:control, :Enter]
+    press(*" or maker = 2".chars)
+    page.document.synchronize { raise Capybara::ExpectationNotMet if workspace.table("pieces").rules.map(&:id) == rules }
+    pinned = workspace.table("pieces").rules.reject { |rule| rules.include?(rule.id) }
+    expect(pinned.map { |rule| rule.attributes["formula"] }).to eq(["clay_weight < 9000"])
+    holds?("aside", "< 9000 or Maker = 2")
+    expect(page).to have_current_path(/rule=#{pinned.first.id}/, url: true).and have_button("Save change")
+  ensure
+    SlowServer.reset
   end
 end

@@ -96,6 +96,8 @@ export function useDesignChange<Input, Output>(change: (input: Input) => Promise
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,
+    // One after the other, in the order in which they were asked for.
+    scope: { id: "design" },
     // Not waited for: what was changed may be gone from the screen once the answers are in,
     // and with it whoever wanted to say that it was done.
     onSuccess: () => {

@@ -55,6 +55,9 @@ export const editPlace = {
   form: (table: string, form: string) => `${table}/form/${form}`,
 };
 
+/** Something that is half written already where it is opened next, and what it is a change of. */
+export const beginEdit = <T>(place: string, value: T, saved: T) => write(place, { value, of: JSON.stringify(saved) });
+
 /**
  * Something that is being written, kept on its place with each change.
  * @param place one of editPlace

@@ -1,5 +1,6 @@
 import { autocompletion } from "@codemirror/autocomplete";
 import { setDiagnostics } from "@codemirror/lint";
+import { Prec } from "@codemirror/state";
 import { EditorView, keymap } from "@codemirror/view";
 import CodeMirror, { type ReactCodeMirrorRef } from "@uiw/react-codemirror";
 import { useEffect, useMemo, useRef, useState } from "react";
@@ -52,8 +53,8 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
         // A fast hand takes the first offer as soon as it shows.
         interactionDelay: 10,
       }),
-      // Ctrl Enter belongs to the panel, which saves.
-      keymap.of([{ key: "Mod-Enter", run: () => true, stopPropagation: false }]),
+      // Ctrl Enter belongs to the panel, which saves; the editor itself would add a line.
+      Prec.highest(keymap.of([{ key: "Mod-Enter", run: () => true, stopPropagation: false }])),
     ];
   }, [names, table, functions, label]);
 

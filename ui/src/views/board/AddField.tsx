@@ -19,23 +19,21 @@ export function AddField({ table }: { table: Table }) {
   const input = useRef<HTMLInputElement>(null);
 
   const submit = () => {
-    if (label.trim() === "" || add.isPending) return;
+    const sent = edit.latest().label;
+    if (sent.trim() === "") return;
     const choices = settings.includes("choices") ? [t("board.types.choicesNew")] : undefined;
-    add.mutate(
-      {
-        label,
+    // The next one can be typed at once; what is refused stands there again unless something else does by then.
+    edit.change((now) => ({ ...now, label: "" }));
+    edit.done();
+    input.current?.focus();
+    add
+      .mutateAsync({
+        label: sent,
         type,
         choices,
         target: links ? target || tables.find((each) => each.key !== table.key)?.key : undefined,
-      },
-      {
-        onSuccess: () => {
-          edit.change((now) => ({ ...now, label: "" }));
-          edit.done();
-          input.current?.focus();
-        },
-      },
-    );
+      })
+      .catch(() => edit.change((now) => (now.label === "" ? { ...now, label: sent } : now)));
   };
 
   return (
@@ -55,7 +53,7 @@ export function AddField({ table }: { table: Table }) {
         value={label}
         onChange={(event) => {
           set({ label: event.target.value });
-          add.reset();
+          if (add.isError) add.reset();
         }}
         className="input input-sm input-ghost w-72"
       />

@@ -111,6 +111,7 @@ export default function Board() {
           field={field.key}
           stage={stage.key}
           onClose={close}
+          onPinned={(id) => open({ rule: id })}
         />
       )}
       {may.design && field && !stage && (

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { type Mistake, ProblemError, type Rule, type RuleKind, type RuleParts, type Table } from "../../api/client";
 import { usePinRule, useUnpinRule } from "../../api/queries";
-import { editPlace, useEdit } from "../../components/edits";
+import { beginEdit, editPlace, useEdit } from "../../components/edits";
 import { MessageText } from "../../components/MessageText";
 import { RuleSentence } from "../../components/RuleSentence";
 import { SegmentedControl } from "../../components/SegmentedControl";
@@ -21,12 +21,20 @@ import { usePreview } from "./usePreview";
 const isUntouched = (table: Table, parts: RuleParts) =>
   JSON.stringify(parts) === JSON.stringify(beginning(kindOf(table, parts.kind), parts.field));
 
-type Props = { table: Table; rule?: Rule; field: string; stage: string; onClose: () => void };
+type Props = {
+  table: Table;
+  rule?: Rule;
+  field: string;
+  stage: string;
+  onClose: () => void;
+  /** Opens a rule that was pinned, where more was typed meanwhile. */
+  onPinned?: (rule: string) => void;
+};
 /** A rule as it is written so far, and what was written for other kinds on the way. */
 type Written = { parts: RuleParts; aside: { [kind: string]: RuleParts } };
 
 /** Writes a rule: the rule itself, its result on real records as it is typed, and its effect. */
-export function RulePanel({ table, rule, field, stage, onClose }: Props) {
+export function RulePanel({ table, rule, field, stage, onClose, onPinned }: Props) {
   const place = table.stages.find((each) => each.key === stage);
   const suiting = table.fields.find((each) => each.key === field)?.kinds ?? [];
   const kinds = (place?.kinds ?? []).filter((kind) => suiting.includes(kind));
@@ -48,7 +56,8 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
     edit.change(next);
     // To have looked at another kind is no draft yet.
     if (!rule && [next.parts, ...Object.values(next.aside)].every((each) => isUntouched(table, each))) edit.done();
-    pin.reset();
+    // Only what was refused: to reset one that is on its way would be to forget what is to follow it.
+    if (pin.isError) pin.reset();
   };
   const change = (some: Partial<RuleParts>) => keep({ aside, parts: { ...edit.latest().parts, ...some } });
   // What was written for one kind stands again when somebody comes back to it.
@@ -67,7 +76,21 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
     edit.done();
     onClose();
   };
-  const save = () => pin.mutate(parts, { onSuccess: end });
+  const save = () => {
+    if (pin.isPending) return;
+    const sent = edit.latest();
+    pin.mutate(sent.parts, { onSuccess: (made) => (edit.latest() === sent ? end() : goOn(made)) });
+  };
+  // What was typed while it was being saved is a draft of the rule as it is by now.
+  const goOn = (made: Table) => {
+    if (rule) return;
+    const own = made.rules.find((each) => !table.rules.some((known) => known.id === each.id));
+    const later = { parts: { ...edit.latest().parts, id: own?.id }, aside: {} };
+    edit.done();
+    if (!own || !onPinned) return onClose();
+    beginEdit<Written>(editPlace.rule(table.id, own.id), later, { parts: own.parts, aside: {} });
+    onPinned(own.id);
+  };
   const remove = () =>
     rule &&
     unpin.mutate(rule.id, {

@@ -164,7 +164,7 @@ function NewTable() {
           value={label}
           onChange={(event) => {
             setLabel(event.target.value);
-            add.reset();
+            if (add.isError) add.reset();
           }}
           placeholder={t("overview.addPlaceholder")}
           className="input flex-1"
