@@ -111,8 +111,8 @@ module BrowserHelp
   def dump_failure(example)
     picture = UpTack::Installation.path("tmp", "failed_#{example.metadata[:line_number]}.png")
     page.save_screenshot(picture) # rubocop:disable Lint/Debugger -- to be looked at afterwards
-    said =
-      all("[role=alert], [role=status], [role=dialog], section.fixed, [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
+    told = "[role=alert], [role=status], [role=dialog], section.fixed, [data-sonner-toast]"
+    said = all(told, wait: 0).map(&:text).reject(&:empty?)
     sent =
       page
         .driver
