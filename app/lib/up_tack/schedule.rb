@@ -63,7 +63,7 @@ module UpTack
       def due(workspace)
         {
           "signed end of the log" => -> { Store::Head.note(workspace.clock) },
-          "unfinished changes" => -> { Services::Rollback.left },
+          "unfinished changes" => -> { UseCases::Maintenance::UndoLeft.call },
           "backups" => -> do
             due = UseCases::Maintenance::Backups.new(workspace.clock).due?
             Work.call("backup when due", {}, person: workspace.person, progress: Progress.none) if due

@@ -67,6 +67,12 @@ module UpTack
       "import" => ->(workspace, progress, **asked) do
         UseCases::Imports::ImportUpload.new(workspace, progress: progress).call(**asked)
       end,
+      "import of tables" => ->(workspace, progress, **asked) do
+        UseCases::Imports::ImportCollection.new(workspace, progress: progress).call(**asked)
+      end,
+      "look at tables" => ->(workspace, progress, upload:) do
+        UseCases::Imports::Collections.new(workspace, progress: progress).call(upload)
+      end,
       "numbers" => ->(workspace, progress, **asked) do
         UseCases::Numbers::Give.new(workspace, progress: progress).call(**asked)
       end,
@@ -80,7 +86,7 @@ module UpTack
       "restore" => ->(workspace, _, name:) do
         UseCases::Maintenance::Backups.new(workspace.clock, person: workspace.person).restore(name)
       end,
-      "roll back" => ->(_, _) { Services::Rollback.left },
+      "roll back" => ->(_, _) { UseCases::Maintenance::UndoLeft.call },
       "space" => ->(workspace, _) { UseCases::Maintenance::Space.new(workspace).call },
       "tidy" => ->(workspace, progress, **asked) do
         UseCases::Tidying::Accept.new(workspace, progress: progress).call(**asked)
@@ -95,11 +101,12 @@ module UpTack
     TRIED = {
       "bulk" => ->(arguments) { arguments[:keep] == "none" },
       "check" => ->(_) { true },
-      "import" => ->(arguments) { arguments[:keep] == "none" }
+      "import" => ->(arguments) { arguments[:keep] == "none" },
+      "import of tables" => ->(arguments) { arguments[:keep] == "none" }
     }.freeze
 
     # Those that answer a question, and can be left off anywhere.
-    HARMLESS = %w[effect failing space verify].freeze
+    HARMLESS = ["effect", "failing", "look at tables", "space", "verify"].freeze
     # Those before which others go: they never have the lock for writing, or for an instant.
     PATIENT = [*HARMLESS, "backup", "backup when due", "calculate ahead", "export", "export of all",
       "prove restore"].freeze

@@ -22,8 +22,10 @@ module UpTack
         "{\\rtf" => "text_document"
       }.freeze
       SQL = %r{
-        \A(?:--[^\n]*\s+|/\*.*?\*/\s*)*
-        (?:create\s+table|insert\s+into|begin\s*(?:transaction)?\s*;|pragma\s|set\s+\w+\s*(?:=|to\b)|drop\s+table)
+        \A(?:--[^\n]*\s+|/\*.*?\*/\s*;?\s*|;\s*)*
+        (?:create\s+(?:table|type|schema|sequence|function|database|extension|unlogged|temp\w*)\b|insert\s+into
+          |begin\s*(?:transaction)?\s*;|pragma\s|set\s+\w+\s*(?:=|to\b)|drop\s+(?:table|database|schema)
+          |lock\s+tables|select\s+pg_catalog\.|alter\s+table|use\s+`)
       }mix
 
       module_function

@@ -31,6 +31,12 @@ module UpTack
         # @return [Store::Batch]
         def open(_total, _table) = yield
 
+        # @return [void] all of it is rolled back together
+        def begin_with_design(back:) = yield # rubocop:disable Lint/UnusedMethodArgument -- rolled back
+
+        # @return [void]
+        def about(_table) = nil
+
         # @param items [Enumerable]
         # @yield [Array] some of them, to be written
         # @return [void]
@@ -83,6 +89,22 @@ module UpTack
         settle
       end
 
+      # Changes the design before anything is written, as a part of it all.
+      # @param back [#call] undoes that where the rest does not come to its end
+      # @yield changes it
+      # @return [Object] what the block gives
+      def begin_with_design(back:)
+        yield.tap do
+          @workspace.renew
+          @back = back
+          @revision = @began_with = @workspace.revision_id
+        end
+      end
+
+      # @param table [Core::Design::Table] whose records are written from here on
+      # @return [void]
+      def about(table) = @table = table
+
       # Begins the change.
       # @param total [Integer] how many records there are, about
       # @param table [Core::Design::Table] theirs
@@ -94,7 +116,7 @@ module UpTack
         Store::Database.write do
           Store::RunningBatch.none!
           yield.tap do |batch|
-            @running = Store::RunningBatch.begin(batch, total)
+            @running = Store::RunningBatch.begin(batch, total, revision: @began_with)
             @seen = Store::ChangeLog.latest
             Store::Journal.open(batch.id)
           end
@@ -147,9 +169,9 @@ module UpTack
       # Whatever kept it from its end, nothing of it stays.
       def settle
         Store::Journal.close
-        return unless @running
+        return (@back&.call unless @done) unless @running
 
-        @done ? Rollback.forget(@running) : Rollback.new(@workspace).call(@running)
+        @done ? Rollback.forget(@running) : Rollback.new(@workspace).call(@running, &@back)
       end
 
       def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)

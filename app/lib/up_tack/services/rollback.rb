@@ -12,6 +12,7 @@ module UpTack
 
       # Undoes what processes have left that are gone, before anybody is let in, or while others work.
       # @param patient [Boolean] whether to wait for those that are still at it
+      # @yield [Store::RunningBatch, Workspace] each whose records are as they were before, while it is still known
       # @return [Array<String>] what was undone, in words
       def self.left(patient: false)
         sweep
@@ -19,7 +20,8 @@ module UpTack
           next unless Store::RunningBatch.exists?(running.batch_id) # It came to its end while it was waited for.
 
           words = running.batch.summary
-          new(Workspace.new(person: Store::Person.find(running.batch.person_id))).call(running)
+          workspace = Workspace.new(person: Store::Person.find(running.batch.person_id))
+          new(workspace).call(running) { yield running, workspace if block_given? }
           words
         end
       end
@@ -54,6 +56,7 @@ module UpTack
       end
 
       # @param running [Store::RunningBatch]
+      # @yield once its records are as they were before, while it is still known
       # @return [void]
       def call(running)
         batch = running.batch
@@ -65,6 +68,7 @@ module UpTack
           end
           break if rows.empty?
         end
+        yield if block_given?
         Store::Database.write do
           batch.undone
           running.end

@@ -29,13 +29,14 @@ module UpTack
         # Within the transaction that makes the batch.
         # @param batch [Batch]
         # @param total [Integer] records, about
+        # @param revision [Integer, nil] the design that the change has begun with, where it has made that
         # @return [RunningBatch]
-        def begin(batch, total)
+        def begin(batch, total, revision: nil)
           @lock = File.open(lock_path(batch.id), File::RDWR | File::CREAT, 0o600)
           @lock.flock(File::LOCK_EX | File::LOCK_NB)
           @lock.write(Process.pid)
           @lock.flush
-          create!(batch_id: batch.id, began_at: Time.now.utc, done: 0, total: total)
+          create!(batch_id: batch.id, began_at: Time.now.utc, done: 0, total: total, revision_id: revision)
         end
 
         # @return [RunningBatch, nil] one that others write right now, or left

@@ -16,7 +16,8 @@ module UpTack
       # match:: key of the field by which records that are there are found; nil makes new ones
       # blanks:: "left", so that rules fill what a file leaves blank, or "kept" blank
       # as_was:: whether new records bring what rules have written down of earlier saves
-      Settings = Struct.new(:columns, :match, :blanks, :as_was, keyword_init: true)
+      # keys:: KeyMap of links whose cells have keys of the file, nil for none
+      Settings = Struct.new(:columns, :match, :blanks, :as_was, :keys, keyword_init: true)
     end
   end
 end

@@ -6,8 +6,11 @@ module UpTack
       # Finds linked records by the names under which people know them, or by what numbers
       # them. What is not found, or means two, is left as it is for the rules to refuse.
       class Links
-        def initialize(workspace)
+        # @param workspace [Workspace]
+        # @param file_keys [KeyMap, nil] of fields whose cells have keys of their file
+        def initialize(workspace, file_keys = nil)
           @workspace = workspace
+          @file_keys = file_keys
           @found = {}
         end
 
@@ -28,6 +31,8 @@ module UpTack
         # @param text [String]
         # @return [Integer, String] the record's number, or the text where none or several are meant
         def find(field, text)
+          return @file_keys.find(field.key, text) || text if @file_keys&.of?(field.key)
+
           folded = Core::Unicode.folded(text.strip)
           known = (@found[field.target] ||= {})
           known.fetch(folded) { known[folded] = look_up(field.target, text.strip, folded) } || text

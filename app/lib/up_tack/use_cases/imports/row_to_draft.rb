@@ -10,7 +10,7 @@ module UpTack
         # @param settings [Settings]
         def initialize(workspace, table, source, settings)
           @blanks_kept = settings.blanks == "kept"
-          @links = Links.new(workspace)
+          @links = Links.new(workspace, settings.keys)
           places = source.columns.each_with_index.to_h
           sheet = %w[csv xlsx ods].include?(source.format)
           @cells =

@@ -21,7 +21,7 @@ module UpTack
 
         # Deletes what has waited for too long, whoever brought it.
         def self.forget_old
-          Dir[File.join(folder, "p*", "*")].each { |path| FileUtils.rm_f(path) if File.mtime(path) < Time.now - KEPT }
+          Dir[File.join(folder, "p*", "*")].each { |path| FileUtils.rm_rf(path) if File.mtime(path) < Time.now - KEPT }
         end
 
         # One of them. path:: of the file; name:: under which people know it
@@ -30,8 +30,9 @@ module UpTack
           # @raise [Interchange::Unreadable]
           def source(options = {}) = Interchange::Source.open(path, name: name, options: options)
 
+          # @param part [Integer, nil] of a file with several tables
           # @return [String] where the rows that are refused are kept
-          def refused = "#{path}.refused"
+          def refused(part = nil) = "#{path}.refused#{"-#{part}" if part}"
 
           # Keeps to which fields of a table its columns belong, which was made of them.
           # @param table [Core::Design::Table]

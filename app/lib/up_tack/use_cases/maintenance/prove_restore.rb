@@ -52,7 +52,7 @@ module UpTack
           findings =
             Store::PrivateCopy.during(of: path) do
               Store::Database.write { Store::Database.prepare }
-              Services::Rollback.left
+              UndoLeft.call
               IntegrityCheck.new(Workspace.new(person: @person)).call
             end
           findings.reject(&:sound).map(&:message).first

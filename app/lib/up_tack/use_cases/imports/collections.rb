@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # A file with several tables that was brought in: what tables it could make.
+      class Collections
+        # A table. number:: of the part; key, label:: of the table to be made; rows:: how many, about
+        # fields:: Fields; rules:: NewTable::Suggestions with the "field" that they stand at; notes:: for people
+        # problem:: why it can't be read, nil mostly
+        Proposed = Struct.new(:number, :name, :key, :label, :rows, :fields, :rules, :notes, :problem,
+          keyword_init: true)
+        # A field. target:: key of a table, which may be one of the file's; refers:: the column of that table's part
+        # whose values its cells have, nil where they have names; plain:: its type where that table is not made
+        Field = Struct.new(:column, :key, :label, :type, :choices, :format, :target, :refers, :plain, :rules,
+          :samples, keyword_init: true)
+
+        # @param upload [Uploads::Upload]
+        def self.open(upload) =
+          Interchange::Collection.open(upload.path, name: upload.name, folder: "#{upload.path}.parts")
+
+        # @param workspace [Workspace]
+        # @param progress [Progress]
+        def initialize(workspace, progress: Progress.none)
+          @workspace = workspace
+          @progress = progress
+        end
+
+        # @param upload [Uploads::Upload]
+        # @return [Array(Interchange::Collection::Found, Array<Proposed>)]
+        # @raise [Interchange::Unreadable]
+        def call(upload)
+          found = Collections.open(upload)
+          @progress.begin(upload.name, "", found.parts.length)
+          taken = @workspace.project.tables.map { |table| [table.key, table.label] }
+          proposed = found.parts.each_with_index.map do |part, number|
+            TableProposal.new(@workspace, part, number, taken).call.tap do |table|
+              taken += [[table.key, table.label]]
+              @progress.advance(1)
+            end
+          end
+          ProposedLinks.new(found.parts, proposed).call
+          ProposedRules.new(@workspace, found.parts, proposed).call
+          [found, proposed]
+        end
+      end
+    end
+  end
+end
