@@ -911,8 +911,46 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Upload a file with records. It is kept for a day: CSV, XLSX, ODS, JSON or JSON Lines. */
+        /** Upload a file with records. It is kept for a day: CSV, XLSX, ODS, JSON, JSON Lines; or a whole database: SQLite, SQL, a ZIP of tables, a data package. */
         post: operations["uploadFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/tables/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The tables, fields, links and rules that could be made of a file with several tables. */
+        post: operations["proposeTables"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Create tables as they were proposed for a file and import all their rows: one change of the design, one of records; or preview it. */
+        post: operations["importTables"];
         delete?: never;
         options?: never;
         head?: never;
@@ -962,6 +1000,8 @@ export interface paths {
                 encoding?: components["schemas"]["Encoding"];
                 sheet?: string;
                 heading?: components["schemas"]["Heading"];
+                /** @description Number of a table of a file that has several. */
+                part?: number;
             };
             header?: never;
             path: {
@@ -3474,6 +3514,46 @@ export interface components {
         Encoding: "UTF-8" | "Windows-1252" | "Windows-1250" | "ISO-8859-1" | "ISO-8859-2" | "ISO-8859-15" | "macRoman" | "Shift_JIS" | "UTF-16LE" | "UTF-16BE";
         /** @description Number of the row with the names of columns, or none. Told by the file if omitted. */
         Heading: string;
+        ProposedRule: {
+            /** @description As it is pinned. */
+            parts: {
+                [key: string]: unknown;
+            };
+            words: string;
+            /** @description Whether it only holds so far, so that it is left off unless somebody wants it. */
+            doubtful: boolean;
+        };
+        ProposedTable: {
+            /** @description Of the part of the file. */
+            number: number;
+            name: string;
+            key: string;
+            label: string;
+            /** @description How many there are; of files, about. */
+            rows: number;
+            notes: string[];
+            /** @description Why it can't be read. */
+            problem: string | null;
+            rules: components["schemas"]["ProposedRule"][];
+            fields: {
+                column: string;
+                key: string;
+                label: string;
+                type: string;
+                choices: string[] | null;
+                format: {
+                    [key: string]: string;
+                } | null;
+                /** @description Key of a table, there already or of the file. */
+                target: string | null;
+                /** @description Column of the target's part whose values the cells have; null where they have names. */
+                refers: string | null;
+                /** @description Type of the field where the target is not made. */
+                plain: string;
+                rules: components["schemas"]["ProposedRule"][];
+                samples: string[];
+            }[];
+        };
         FileColumn: {
             column: string;
             /** @description Whether Up Tack wrote it to say why rows were refused; it is not imported. */
@@ -5751,9 +5831,118 @@ export interface operations {
                     "application/json": {
                         id: string;
                         name: string;
+                        /**
+                         * @description What it is where it has several tables.
+                         * @enum {string|null}
+                         */
+                        several: "database" | "dump" | "archive" | "workbook" | null;
                     };
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    proposeTables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What it shows. Tables and fields have keys by which links name them. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        name: string;
+                        /** @enum {string} */
+                        kind: "database" | "dump" | "archive" | "package" | "workbook";
+                        notes: string[];
+                        tables: components["schemas"]["ProposedTable"][];
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    importTables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    keep: components["schemas"]["Keep"];
+                    /** @description Those that are wanted, as they were proposed or changed. */
+                    tables: {
+                        number: number;
+                        key: string;
+                        label: string;
+                        fields: {
+                            column: string;
+                            key: string;
+                            label: string;
+                            type: string;
+                            choices?: string[] | null;
+                            format?: {
+                                [key: string]: string;
+                            } | null;
+                            target?: string | null;
+                            refers?: string | null;
+                            plain?: string;
+                            /** @description As they are pinned, without their field. */
+                            rules?: {
+                                [key: string]: unknown;
+                            }[];
+                        }[];
+                        /** @description As they are pinned. */
+                        rules?: {
+                            [key: string]: unknown;
+                        }[];
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description What was done, or would be. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description By which the records can be undone; null where nothing was saved. */
+                        batch: number | null;
+                        tables: {
+                            number: number;
+                            key: string;
+                            label: string;
+                            made: number;
+                            notes: string[];
+                            refused: number;
+                            refusals: {
+                                row: number;
+                                title: string;
+                                messages: string[];
+                            }[];
+                        }[];
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5856,7 +6045,9 @@ export interface operations {
                                 label: string;
                             } | null;
                             rules: {
-                                parts: Record<string, never>;
+                                parts: {
+                                    [key: string]: unknown;
+                                };
                                 words: string;
                                 /** @description Whether later values may well break it. */
                                 doubtful: boolean;
@@ -5875,6 +6066,8 @@ export interface operations {
                 encoding?: components["schemas"]["Encoding"];
                 sheet?: string;
                 heading?: components["schemas"]["Heading"];
+                /** @description Number of a table of a file that has several. */
+                part?: number;
             };
             header?: never;
             path: {

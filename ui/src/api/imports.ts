@@ -13,9 +13,14 @@ type Wish = operations["importFile"]["requestBody"]["content"]["application/json
 export type Options = Pick<Wish, "delimiter" | "encoding" | "sheet" | "heading">;
 export type Settings = Pick<Wish, "columns" | "match" | "blanks" | "as_was">;
 
+/** A file that was sent. several: what it is where it has several tables */
+export type Upload = operations["uploadFile"]["responses"][201]["content"]["application/json"];
+export type ProposedTable = components["schemas"]["ProposedTable"];
+export type ImportedTables = operations["importTables"]["responses"][200]["content"]["application/json"];
+
 /** Sends a file, telling how much of it is there; a browser's own fetch can't tell that. */
 export const uploadFile = (file: File, onProgress: (share: number) => void) =>
-  new Promise<{ id: string; name: string }>((resolve, reject) => {
+  new Promise<Upload>((resolve, reject) => {
     const request = new XMLHttpRequest();
     request.open("POST", address(`/api/imports?name=${encodeURIComponent(file.name)}`));
     const headers = { ...writeHeaders(), "Content-Type": "application/octet-stream" };
@@ -62,3 +67,15 @@ export const refusedPath = (id: string, options: Options) =>
 type NewTable = operations["createTableFromFile"]["requestBody"]["content"]["application/json"];
 
 export const makeTable = (wish: NewTable) => data(api.POST("/api/imports/table", { body: wish })) as Promise<Table>;
+
+/** The tables that could be made of a file with several of them. */
+export const proposeTables = (id: string) =>
+  awaitJob(api.POST("/api/imports/{id}/tables/look", { params: { path: { id } } }));
+
+type TablesWish = operations["importTables"]["requestBody"]["content"]["application/json"];
+
+/** Makes tables with all their rows, or tries it. */
+export const importTables = (id: string, wish: TablesWish) =>
+  awaitJob(api.POST("/api/imports/{id}/tables", { params: { path: { id } }, body: wish }));
+
+export const refusedOfTable = (id: string, part: number) => address(`/api/imports/${id}/refused?part=${part}`);

@@ -631,6 +631,22 @@ export interface Gaps {
   "imports.drop": null;
   "imports.or": null;
   "imports.formats": null;
+  "imports.databases": null;
+  "imports.severalTitle": null;
+  "imports.severalNote": null;
+  "imports.lookingAtTables": null;
+  "imports.tables": null;
+  "imports.tableCount": { count: number };
+  "imports.fieldCount": { count: number };
+  "imports.noteCount": { count: number };
+  "imports.take": { table: Gap };
+  "imports.calledThere": { name: Gap };
+  "imports.rulesThere": null;
+  "imports.rulesOfTable": null;
+  "imports.oneSheet": { sheet: Gap };
+  "imports.allSheets": { count: number };
+  "imports.saveTables": { count: number };
+  "imports.oneEntryEach": null;
   "imports.sending": { percent: Gap };
   "imports.another": null;
   "imports.reading": null;
@@ -2350,6 +2366,26 @@ export const messages: { [key: string]: string } = {
   "imports.drop": "Drop a file here",
   "imports.or": "or choose one",
   "imports.formats": "CSV, XLSX, ODS, JSON or JSON Lines, of any size up to 1 GB",
+  "imports.databases": "For several tables at once: SQLite, SQL, or a ZIP of such files or of a data package",
+  "imports.severalTitle": "Tables from file",
+  "imports.severalNote": "Choose what you want, then preview it. Nothing is saved until you import. The tables are one change of the design and their records one entry in History; you can undo both.",
+  "imports.lookingAtTables": "Reading the tables…",
+  "imports.tables": "Tables of the file",
+  "imports.tableCount_one": "1 table",
+  "imports.tableCount_other": "%{count, number} tables",
+  "imports.fieldCount_one": "1 field",
+  "imports.fieldCount_other": "%{count, number} fields",
+  "imports.noteCount_one": "1 note",
+  "imports.noteCount_other": "%{count, number} notes",
+  "imports.take": "Import %{table}",
+  "imports.calledThere": "In the file: %{name}",
+  "imports.rulesThere": "Rules",
+  "imports.rulesOfTable": "Rules over several fields",
+  "imports.oneSheet": "Only the sheet “%{sheet}” is read.",
+  "imports.allSheets": "All %{count} sheets as tables",
+  "imports.saveTables_one": "Import 1 table",
+  "imports.saveTables_other": "Import %{count, number} tables",
+  "imports.oneEntryEach": "Saved as one entry in History; you can undo it as a whole.",
   "imports.sending": "Uploading: %{percent} %",
   "imports.another": "Another file",
   "imports.reading": "How it is read",

@@ -67,6 +67,10 @@ export const sentences = {
         format: format.toUpperCase(),
         rows: about ? t("imports.told.about", { count: rows }) : t("imports.told.rows", { count: rows }),
       }),
+    several: (tables: number, rows: number) =>
+      joined([t("imports.tableCount", { count: tables }), t("imports.told.rows", { count: rows })], ", "),
+    inside: (rows: number, fields: number) =>
+      joined([t("imports.told.rows", { count: rows }), t("imports.fieldCount", { count: fields })], ", "),
     filled: (filled: number, blank: number) =>
       blank === 0 ? t("imports.filled.always") : t("imports.filled.some", { blank, all: filled + blank }),
     tried: (made: number, changed: number, unchanged: number, refused: number) =>

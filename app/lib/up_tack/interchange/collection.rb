@@ -86,6 +86,17 @@ module UpTack
         raise Unreadable, Core::Messages["interchange.collection.has_too_many", name: name, number: number, most: MOST]
       end
 
+      # @param counts [Hash{Symbol=>Integer}] of views:, triggers: and functions:
+      # @return [Array<String>] a note for people, none where nothing is left out
+      def left_out(counts)
+        found = [
+          [:views, Core::Messages["interchange.collection.views", count: counts.fetch(:views, 0)]],
+          [:triggers, Core::Messages["interchange.collection.triggers", count: counts.fetch(:triggers, 0)]],
+          [:functions, Core::Messages["interchange.collection.functions", count: counts.fetch(:functions, 0)]]
+        ].select { |kind, _| counts.fetch(kind, 0).positive? }
+        found.empty? ? [] : [Core::Messages["interchange.collection.is_left_out", what: found.map(&:last).join(", ")]]
+      end
+
       def workbook?(path) = entries(path).any? { |entry| %w[xl/workbook.xml content.xml].include?(entry) }
       def sheets(path) = entries(path).then { |all| all.include?("content.xml") ? 1 : all.count { SHEETS.match?(_1) } }
 

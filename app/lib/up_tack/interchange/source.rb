@@ -57,7 +57,14 @@ module UpTack
         end
 
         kind = known_as(head)
-        raise Unreadable, Core::Messages["interchange.source.is_not_table", name: name, kind: kind] if kind
+        if kind
+          raise Unreadable,
+            if Collection.kind(path)
+              Core::Messages["interchange.source.has_several_tables", name: name, kind: kind]
+            else
+              Core::Messages["interchange.source.is_not_table", name: name, kind: kind]
+            end
+        end
         return json_kind(path, ending) if %w[json jsonl].include?(ending)
 
         "csv"

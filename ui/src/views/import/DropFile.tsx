@@ -1,11 +1,20 @@
 import { FileUp } from "lucide-react";
 import { useRef, useState } from "react";
 import { ProblemError } from "../../api/client";
-import { uploadFile } from "../../api/imports";
+import { type Upload, uploadFile } from "../../api/imports";
 import { t } from "../../words";
 
+type Props = {
+  onFile: (upload: Upload) => void;
+  /** Whether files with several tables are taken too. */
+  databases?: boolean;
+};
+
+const TABLES = ".csv,.txt,.tsv,.xlsx,.ods,.json,.jsonl,.ndjson";
+const DATABASES = ".sqlite,.sqlite3,.db,.sql,.zip";
+
 /** Where a file is dropped or picked. */
-export function DropFile({ onFile }: { onFile: (upload: { id: string; name: string }) => void }) {
+export function DropFile({ onFile, databases = false }: Props) {
   const picker = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
   const [share, setShare] = useState<number | null>(null);
@@ -52,6 +61,7 @@ export function DropFile({ onFile }: { onFile: (upload: { id: string; name: stri
         {share === null ? t("imports.or") : t("imports.sending", { percent: Math.round(share * 100) })}
       </button>
       <p className="quiet text-xs">{t("imports.formats")}</p>
+      {databases && <p className="quiet -mt-2 text-xs">{t("imports.databases")}</p>}
       {failure && (
         <p className="text-error" role="alert">
           {failure}
@@ -60,7 +70,7 @@ export function DropFile({ onFile }: { onFile: (upload: { id: string; name: stri
       <input
         ref={picker}
         type="file"
-        accept=".csv,.txt,.tsv,.xlsx,.ods,.json,.jsonl,.ndjson"
+        accept={databases ? `${TABLES},${DATABASES}` : TABLES}
         className="sr-only"
         tabIndex={-1}
         aria-label={t("imports.or")}

@@ -9,8 +9,10 @@ import { useAttempt } from "../../components/useAttempt";
 import { t } from "../../words";
 import { DropFile } from "./DropFile";
 import { FileNotes } from "./FileNotes";
+import { type Choice, leftAtFirst, ProposedFields, wantedRules } from "./ProposedFields";
+import { SeveralTables } from "./SeveralTables";
 
-type Choice = Proposed & { taken: boolean; left: string[] };
+type Field = Proposed & Choice;
 
 /**
  * A table made of a file: its fields with guessed types, and the rules that its values keep to, to take or to
@@ -20,9 +22,10 @@ export default function TableFromFile() {
   const navigate = useNavigate();
   const client = useQueryClient();
   const [look, setLook] = useState<Look | null>(null);
+  const [several, setSeveral] = useState<string | null>(null);
   const [options, setOptions] = useState<Options>({});
   const [label, setLabel] = useState("");
-  const [fields, setFields] = useState<Choice[]>([]);
+  const [fields, setFields] = useState<Field[]>([]);
   const { attempt, busy, failure } = useAttempt();
   const types = useFieldTypes();
   const has = (type: string, setting: "choices" | "decimals" | "link") => types.of(type).settings.includes(setting);
@@ -38,22 +41,29 @@ export default function TableFromFile() {
           .replace(/[_-]+/g, " ")
           .replace(/^./, (sign) => sign.toUpperCase()),
       );
-      // That all values so far lie between two need not be a rule.
-      const doubtful = (each: Proposed) => each.rules.filter((rule) => rule.doubtful).map((rule) => rule.words);
-      setFields(next.proposed.map((each) => ({ ...each, taken: true, left: doubtful(each) })));
+      const samples = new Map(next.columns.map((each) => [each.column, each.samples]));
+      setFields(
+        next.proposed.map((each) => ({
+          ...each,
+          linkTo: each.target?.label ?? null,
+          samples: samples.get(each.column) ?? [],
+          taken: true,
+          left: leftAtFirst(each.rules),
+        })),
+      );
     });
   const make = () =>
     attempt(async () => {
       const chosen = fields
         .filter((field) => field.taken)
-        .map(({ column, label: name, type, choices, format, target, rules, left }) => ({
-          column,
-          label: name,
-          type,
-          choices: has(type, "choices") ? choices : null,
-          format: has(type, "decimals") ? format : null,
-          target: has(type, "link") ? (target?.key ?? null) : null,
-          rules: rules.filter((rule) => !left.includes(rule.words)).map((rule) => rule.parts),
+        .map((field) => ({
+          column: field.column,
+          label: field.label,
+          type: field.type,
+          choices: has(field.type, "choices") ? field.choices : null,
+          format: has(field.type, "decimals") ? field.format : null,
+          target: has(field.type, "link") ? (field.target?.key ?? null) : null,
+          rules: wantedRules(field),
         }));
       if (!look) return;
       const made = await makeTable({ id: look.id, label, fields: chosen as never });
@@ -63,6 +73,7 @@ export default function TableFromFile() {
   const change = (column: string, parts: Partial<Choice>) =>
     setFields(fields.map((field) => (field.column === column ? { ...field, ...parts } : field)));
 
+  if (several) return <SeveralTables file={several} onAnother={() => setSeveral(null)} />;
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-4 px-5 py-5">
       <div className="flex flex-wrap items-baseline gap-3">
@@ -70,7 +81,12 @@ export default function TableFromFile() {
         <p className="quiet flex-1 basis-60 text-xs">{t("imports.makeNote")}</p>
         <HelpLink page="import" />
       </div>
-      {!look && <DropFile onFile={(upload) => read(upload.id, {})} />}
+      {!look && (
+        <DropFile
+          databases
+          onFile={({ id, several: kind }) => (kind && kind !== "workbook" ? setSeveral(id) : read(id, {}))}
+        />
+      )}
       {failure && (
         <p className="sheet border-error p-3 text-error" role="alert">
           {failure}
@@ -83,97 +99,20 @@ export default function TableFromFile() {
             onOptions={(how) => read(look.id, { ...options, ...how })}
             onAnother={() => setLook(null)}
           />
+          {look.sheets.length > 1 && (
+            <p className="-mt-2 flex flex-wrap items-center gap-3 text-xs">
+              {t("imports.oneSheet", { sheet: look.sheet ?? "" })}
+              <button type="button" className="btn btn-xs" onClick={() => setSeveral(look.id)}>
+                {t("imports.allSheets", { count: look.sheets.length })}
+              </button>
+            </p>
+          )}
           <label className="flex max-w-sm flex-col gap-1">
             {t("imports.tableName")}
             <input className="input input-sm w-full" value={label} onChange={(event) => setLabel(event.target.value)} />
           </label>
           <div className="sheet overflow-auto">
-            <table className="w-full text-[0.8125rem]">
-              <thead>
-                <tr className="border-base-300 border-b text-left text-secondary text-xs">
-                  <th className="px-4 py-2 font-semibold">{t("imports.field")}</th>
-                  <th className="px-4 py-2 font-semibold">{t("imports.type")}</th>
-                  <th className="px-4 py-2 font-semibold">{t("imports.shows")}</th>
-                  <th className="px-4 py-2 font-semibold">{t("imports.rules")}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {fields.map((field) => (
-                  <tr
-                    key={field.column}
-                    className={`border-base-300/60 border-b last:border-0 ${field.taken ? "" : "opacity-60"}`}
-                  >
-                    <td className="px-4 py-1.5">
-                      <div className="flex items-center gap-2">
-                        <input
-                          type="checkbox"
-                          className="checkbox checkbox-xs"
-                          aria-label={field.column}
-                          checked={field.taken}
-                          onChange={(event) => change(field.column, { taken: event.target.checked })}
-                        />
-                        <input
-                          className="input input-sm w-44"
-                          aria-label={`${t("imports.field")}: ${field.column}`}
-                          value={field.label}
-                          onChange={(event) => change(field.column, { label: event.target.value })}
-                        />
-                      </div>
-                    </td>
-                    <td className="px-4 py-1.5">
-                      <select
-                        className="select select-sm w-32"
-                        aria-label={`${t("imports.type")}: ${field.column}`}
-                        value={field.type}
-                        onChange={(event) => change(field.column, { type: event.target.value })}
-                      >
-                        {types.all
-                          .filter((type) => !type.settings.includes("link") || field.target)
-                          .map((type) => (
-                            <option
-                              key={type.key}
-                              value={type.key}
-                              disabled={has(type.key, "choices") && !field.choices}
-                            >
-                              {type.settings.includes("link") && field.target
-                                ? t("imports.linkTo", { table: field.target.label })
-                                : type.label}
-                            </option>
-                          ))}
-                      </select>
-                    </td>
-                    <td className="quiet max-w-64 truncate px-4 py-1.5">
-                      {look.columns
-                        .find((each) => each.column === field.column)
-                        ?.samples.slice(0, 3)
-                        .join(" · ")}
-                    </td>
-                    <td className="px-4 py-1.5">
-                      <div className="flex flex-wrap gap-x-4 gap-y-1">
-                        {field.rules.map((rule) => (
-                          <label key={rule.words} className="flex items-center gap-1.5">
-                            <input
-                              type="checkbox"
-                              className="checkbox checkbox-xs"
-                              checked={!field.left.includes(rule.words)}
-                              onChange={(event) =>
-                                change(field.column, {
-                                  left: event.target.checked
-                                    ? field.left.filter((each) => each !== rule.words)
-                                    : [...field.left, rule.words],
-                                })
-                              }
-                            />
-                            {rule.words}
-                          </label>
-                        ))}
-                        {field.rules.length === 0 && <span className="quiet">{t("imports.noRules")}</span>}
-                      </div>
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <ProposedFields fields={fields} rules={t("imports.rules")} onChange={change} />
           </div>
           <div className="flex justify-end">
             <button

@@ -80,10 +80,7 @@ module UpTack
 
         def notes
           counts = @db.execute(COUNTS).to_h
-          return [] if counts.empty?
-
-          [Core::Messages["interchange.collection.is_left_out", views: counts["view"].to_i,
-            triggers: counts["trigger"].to_i, functions: 0]]
+          Collection.left_out(views: counts["view"].to_i, triggers: counts["trigger"].to_i)
         end
 
         def quoted(name) = "\"#{name.gsub("\"", "\"\"")}\""

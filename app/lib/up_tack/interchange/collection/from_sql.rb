@@ -69,13 +69,7 @@ module UpTack
         def stage(table) =
           @stages[table.name.downcase] ||= Staging.new(table, File.join(@folder, "#{@stages.length}.jsonl"))
 
-        def notes
-          left = @schema.left_out
-          return [] if left.empty?
-
-          [Core::Messages["interchange.collection.is_left_out", views: left[:views], triggers: left[:triggers],
-            functions: left[:functions]]]
-        end
+        def notes = Collection.left_out(@schema.left_out)
       end
     end
   end

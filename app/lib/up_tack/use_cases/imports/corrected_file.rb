@@ -12,9 +12,11 @@ module UpTack
         # @param source [#columns] that it was read as
         # @param decimal_mark [String]
         # @param io [#<<]
-        def write(upload, source, io, decimal_mark:)
+        # @param part [Integer, nil] of a file with several tables
+        def write(upload, source, io, decimal_mark:, part: nil)
+          refused = upload.refused(part)
           places = source.columns.each_index.reject { |index| WhyHeading.ours?(source.columns[index]) }
-          readings = RejectedRows.readings(upload.refused).values_at(*places).compact
+          readings = RejectedRows.readings(refused).values_at(*places).compact
           target =
             Interchange::Writers.open(
               source.format,
@@ -24,7 +26,7 @@ module UpTack
               name: "Refused",
               **source.read_as.slice(:delimiter, :encoding)
             )
-          RejectedRows.each(upload.refused) do |_, cells, why|
+          RejectedRows.each(refused) do |_, cells, why|
             target << [*cells.values_at(*places).map { |cell| without_guard(cell) }, why]
           end
           target.finish

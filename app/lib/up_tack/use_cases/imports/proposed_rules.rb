@@ -53,10 +53,15 @@ module UpTack
           field = used && table.fields.find { |each| each.key == used.last }
           return if field && choices(field, formula)
 
-          added = field && rule(field, {"kind" => "check", "formula" => formula}, formula)
-          return table.rules << added if added && sound?(table, added)
+          words = field && sentence(table, field, {"kind" => "check", "formula" => formula})
+          unless words
+            return table.notes << Core::Messages["imports.proposed_rules.check_is_not_taken", condition: text[0, 300]]
+          end
 
-          table.notes << Core::Messages["imports.proposed_rules.check_is_not_taken", condition: text[0, 300]]
+          parts = {"kind" => "check", "formula" => formula}
+          return field.rules += [NewTable::Suggestion.new(parts: parts, words: words)] if used.one?
+
+          table.rules << rule(field, parts, words)
         end
 
         def choices(field, formula)
@@ -73,18 +78,19 @@ module UpTack
         def rule(field, parts, words) =
           NewTable::Suggestion.new(parts: {**parts, "field" => field.key}, words: words)
 
-        # Whether the language takes it so.
-        def sound?(table, rule)
-          plain = table.fields.map do |field|
-            own = (field.key == rule.parts["field"]) ? [rule.parts.except("field")] : []
-            {"label" => field.label, "key" => field.key, "type" => plain_type(field), "choices" => field.choices,
-             "rules" => own}
+        # @return [String, nil] what a rule says, nil where the language does not take it so
+        def sentence(table, field, parts)
+          plain = table.fields.map do |each|
+            {"label" => each.label, "key" => each.key, "type" => plain_type(each), "choices" => each.choices,
+             "rules" => each.equal?(field) ? [parts] : []}
           end
-          given = {"label" => table.label, "key" => table.key, "fields" => plain}
-          Core::Design::Changes::AddTables.new(tables: [given]).apply(@workspace.project)
-          true
+          change = Core::Design::Changes::AddTables.new(
+            tables: [{"label" => table.label, "key" => table.key, "fields" => plain}]
+          )
+          made = change.added_to(change.apply(@workspace.project)).first
+          made.rules.first.sentence(made)
         rescue Core::Invalid
-          false
+          nil
         end
 
         def plain_type(field) = (field.type == "link") ? "text" : field.type

@@ -17,7 +17,7 @@ module UpTack
             end
 
             upload = uploads.new(person).add(request.body, params[:name].to_s)
-            json({id: upload.id, name: upload.name}, status: 201)
+            json({id: upload.id, name: upload.name, several: Interchange::Collection.kind(upload.path)}, status: 201)
           rescue uploads::TooLarge
             problem(413, "too_large", Core::Messages["web.imports.file_of_up_to_1_gb"])
           end
@@ -48,23 +48,45 @@ module UpTack
           # The rows that were refused, in the format that went in.
           app.get("/api/imports/:id/refused") do
             upload = uploads.new(person).find(params[:id])
-            unless File.file?(upload.refused)
+            part = params[:part]&.to_i
+            unless File.file?(upload.refused(part))
               raise Store::NotFound,
                 Core::Messages["web.imports.no_row_of_file_was_refused"]
             end
 
-            source = upload.source(params.slice(*OPTIONS))
+            source = part ? part_of(upload, part).source : upload.source(params.slice(*OPTIONS))
             io = StringIO.new("".b)
             UseCases::Imports::CorrectedFile.write(
               upload,
               source,
               io,
-              decimal_mark: workspace.project.conventions.decimal_mark
+              decimal_mark: workspace.project.conventions.decimal_mark,
+              part: part
             )
             content_type Interchange::Writers::TYPES.fetch(source.format)
-            ending = File.extname(upload.name).delete_prefix(".")
-            attachment "#{File.basename(upload.name, ".*")} (refused).#{ending.empty? ? source.format : ending}"
+            attachment Routes::Imports.refused_name(upload, source, part && part_of(upload, part))
             io.string
+          end
+
+          app.post("/api/imports/:id/tables/look") do
+            upload = uploads.new(person).find(params[:id])
+            present = ->(found, _) { Render::Collection.look(upload, *found) }
+            work_apart("look at tables", {upload: upload}, present, shared: "look at #{upload.id}")
+          end
+
+          app.post("/api/imports/:id/tables") do
+            upload = uploads.new(person).find(params[:id])
+            tables = design_parts("tables")["tables"]
+            unless tables.is_a?(Array) && tables.all?(Hash)
+              raise Params::Requests::Malformed, Core::Messages["web.imports.tables_must_be_list_of_objects"]
+            end
+
+            asked = {upload: upload, tables: tables, keep: sent["keep"].to_s}
+            present = ->(result, _) do
+              Proving.wake if result.batch
+              Render::Collection.result(result)
+            end
+            work_apart("import of tables", asked, present)
           end
 
           app.post("/api/imports/table") do
@@ -85,12 +107,26 @@ module UpTack
           app.helpers BodyReader
         end
 
+        # @return [String] of the file with the rows that were refused
+        def self.refused_name(upload, source, part)
+          name = part ? part.file : upload.name
+          ending = File.extname(name).delete_prefix(".")
+          "#{part ? part.name : File.basename(name, ".*")} (refused).#{ending.empty? ? source.format : ending}"
+        end
+
         # @return [Boolean] whether something is a field with rules
         def self.field?(field) =
           field.is_a?(Hash) && (field["rules"].nil? || (field["rules"].is_a?(Array) && field["rules"].all?(Hash)))
 
         # Reads what was sent.
         module BodyReader
+          # @return [Interchange::Collection::Part]
+          # @raise [Store::NotFound]
+          def part_of(upload, number)
+            UseCases::Imports::Collections.open(upload).parts[number] ||
+              raise(Store::NotFound, Core::Messages["web.imports.no_row_of_file_was_refused"])
+          end
+
           # @return [Hash{String=>String}] how a file is to be read
           def options_sent = texts_sent(*OPTIONS).compact
 
