@@ -14,16 +14,6 @@ RSpec.describe "A whole database" do
     imports::ImportCollection.new(of).call(upload: upload, tables: wishes, keep: keep)
   end
 
-  # What a builder sends who has changed nothing.
-  def wishes(proposed) =
-    proposed.map do |table|
-      fields = table.fields.map do |field|
-        field.to_h.transform_keys(&:to_s).merge("rules" => field.rules.reject(&:doubtful).map(&:parts))
-      end
-      {"number" => table.number, "key" => table.key, "label" => table.label, "fields" => fields,
-       "rules" => table.rules.map(&:parts)}
-    end
-
   def records(key) = UpTack::Store::RecordTable.new(workspace.table(key)).to_enum(:each).to_a
 
   # Rows as they were: links by the keys of the records to which they lead.
@@ -62,7 +52,7 @@ RSpec.describe "A whole database" do
       expect(proposed.map(&:name)).to match_array(foreign.rows.keys)
       expect(proposed.map(&:problem)).to all(be_nil)
       expect(proposed.flat_map(&:fields).count(&:refers)).to eq((way == "archive") ? 2 : 4)
-      result = taken(brought(path), wishes(proposed))
+      result = taken(brought(path), proposed.map(&:wish))
       expect(result.tables.map { |table| table.report.refused.map(&:refusals) }).to all(be_empty)
       foreign.rows.each do |table, rows|
         expected = rows.map { |row| row.map { |cell| told(cell) } }
@@ -74,6 +64,125 @@ RSpec.describe "A whole database" do
       design.undo
       expect(workspace.project.attributes.except("last_id")).to eq(before.attributes.except("last_id"))
       expect(found.kind).to eq(way.start_with?("SQL") ? "dump" : way)
+    end
+  end
+
+  def pots(sql, path = File.join(@folder, "pots.sqlite"))
+    FileUtils.rm_f(path)
+    db = SQLite3::Database.new(path)
+    db.execute_batch(sql)
+    db.close
+    path
+  end
+
+  def contents
+    rows = workspace.project.tables.map do |table|
+      UpTack::Store::Database.connection.select_rows("SELECT * FROM \"#{table.key}\" ORDER BY id")
+    end
+    [workspace.project.attributes.except("last_id"), UpTack::Store::RunningBatch.count, rows]
+  end
+
+  it "leaves neither tables nor records when it is stopped, killed or refused" do
+    rows = (1..400).map { |n| "INSERT INTO jars VALUES (#{n}, 'Jar #{n}', #{(n > 1) ? n - 1 : "NULL"});" }.join
+    path = pots("CREATE TABLE jars (id INTEGER PRIMARY KEY, name TEXT, after_id INTEGER REFERENCES jars(id));#{rows}")
+    upload = brought(path)
+    wishes = looked(upload).last.map(&:wish)
+    before = contents
+    running = UpTack::Store::RunningBatch
+    bring_in = lambda do |keep = "passing", &halfway|
+      progress = UpTack::Progress.new
+      progress.define_singleton_method(:set) { |*at|
+        super(*at).tap {
+          running.first&.done.to_i >= 60 && halfway.call(self)
+        }
+      }
+      asked = {upload: upload, tables: wishes, keep: keep}
+      UpTack::Work.call("import of tables", asked, person: person, progress: progress)
+    end
+    expect { bring_in.call(&:stop) }.to raise_error(UpTack::Progress::Stopped)
+    expect(contents).to eq(before)
+    kill = ->(_) { Process.kill(:KILL, File.read(running.lock_path(running.first.batch_id)).to_i) }
+    expect { bring_in.call(&kill) }.to raise_error(UpTack::Work::Lost)
+    expect(contents).to eq(before)
+    wishes.first["fields"][1]["rules"] = [{"kind" => "length", "most" => 5}]
+    result = bring_in.call("all") { nil }
+    expect([result.batch, result.tables.first.report.refused_count]).to eq([nil, 391])
+    expect(contents).to eq(before)
+    result = bring_in.call { nil }
+    expect([result.tables.first.made, records("jars").length]).to eq([9, 9])
+    expect(records("jars").filter_map { |_, row| row["after_id"] }).to eq((1..8).to_a)
+  end
+
+  it "says what it can't take, word for word, and takes the rest" do
+    path = pots(<<~SQL)
+      CREATE TABLE "Größe, (x)" ("a b" INTEGER, "select" TEXT, "a  b" TEXT, PRIMARY KEY ("a b", "select"));
+      CREATE TABLE pairs (one INTEGER, two TEXT, n INTEGER CHECK (n % 2 = 0), photo BLOB DEFAULT (randomblob(4)),
+        grade TEXT DEFAULT 'A' CHECK (grade IN ('A', 'B')), big INTEGER, FOREIGN KEY (one, two) REFERENCES "Größe, (x)");
+      CREATE VIRTUAL TABLE found USING fts5(body);
+      INSERT INTO "Größe, (x)" VALUES (1, 'x', 'y');
+      INSERT INTO pairs VALUES (1, 'x', 4, x'ff', NULL, 9007199254740993);
+      CREATE TABLE "nothing" (only_column TEXT NOT NULL);
+    SQL
+    found, proposed = looked(brought(path))
+    expect(proposed.map(&:name)).to eq(["Größe, (x)", "pairs", "nothing"])
+    expect(proposed[0].rules.map(&:words)).to eq(["unique together: A b, Select"])
+    expect(proposed[1].notes.join("\n")).to include(
+      "default of photo is not imported: randomblob(4)", "The link of one, two to Größe, (x)", "n % 2 = 0"
+    )
+    expect(proposed[1].fields.find { |field|
+      field.column == "grade"
+    }).to have_attributes(type: "choice", choices: %w[A B])
+    result = taken(brought(path), proposed.map(&:wish))
+    expect(result.tables.map(&:made)).to eq([1, 1, 0])
+    pair = records("pairs").first.last
+    expect(%w[grade photo big].map { |key| pair[key] }).to eq([nil, nil, "9007199254740993"])
+    expect(found.notes).to eq([])
+  end
+
+  it "refuses what is broken, and never comes in by half" do
+    before = contents
+    texts = foreign.ways.to_h { |way, write| [way, File.binread(write.call(Dir.mktmpdir(nil, @folder)))] }
+    cut = texts.flat_map { |way, bytes| (1..9).map { |tenth| [way, bytes[0, bytes.bytesize * tenth / 10]] } }
+    cut += [["noise", "SQLite format 3\0#{Random.bytes(9_000)}"], ["noise", "PK\3\4#{Random.bytes(900)}"],
+      ["empty", "-- nothing\n;"]]
+    cut.each do |way, bytes|
+      path = File.join(@folder, "cut")
+      File.binwrite(path, bytes)
+      upload = brought(path)
+      begin
+        _, proposed = looked(upload)
+        # What is still whole may come in; nothing else may happen.
+        wishes = proposed.reject(&:problem).map(&:wish)
+        taken(upload, wishes, keep: "none") if wishes.any?
+      rescue UpTack::Interchange::Unreadable, UpTack::Core::Invalid => e
+        expect(e.message).to match(/\A[^\n]{10,}\.\z/), way
+      end
+    end
+    expect(contents).to eq(before)
+    pots((1..501).map { |n| "CREATE TABLE t#{n} (a);" }.join, File.join(@folder, "many.sqlite"))
+    expect {
+      looked(brought(File.join(@folder, "many.sqlite")))
+    }.to raise_error(UpTack::Interchange::Unreadable, /501 tables/)
+    clerk = workspace("Bram Tolley")
+    upload = brought(pots("CREATE TABLE a (b TEXT)"))
+    expect { taken(upload, looked(upload).last.map(&:wish), of: clerk) }.to raise_error(UpTack::Services::NotAllowed)
+  end
+
+  it "brings its own exports back" do
+    %i[sqlite sql package].each do |kind|
+      path = File.join(@folder, "own.#{kind}")
+      export = UpTack::UseCases::Exports::Database.new(workspace)
+      (kind == :sql) ? File.open(path, "wb") { |file| export.write(kind, file) } : File.open("#{path}-", "wb") { |io|
+        io.close
+        File.delete("#{path}-")
+        export.public_send(kind, path)
+      }
+      upload = brought(path)
+      _, proposed = looked(upload)
+      expect(proposed.map(&:problem)).to all(be_nil)
+      expect(taken(upload, proposed.map(&:wish), keep: "none").tables.sum { |table|
+        table.report.refused_count
+      }).to eq(0)
     end
   end
 end

@@ -172,7 +172,7 @@ RSpec.describe "Formulas and links" do
     write_formula "wet_weight - fired_weight"
     expect(page).to have_text("13 of 28 records would change.")
     within("aside") { click_button "Save rule" }
-    within("section[aria-label='Recalculating all records']") do
+    within("section[aria-label='Work in progress']") do
       expect(page).to have_text("Weight lost % of Pieces").and have_text("0 of 28 records")
       click_button "Stop"
       expect(page).to have_button("Stop", disabled: true)
@@ -184,7 +184,7 @@ RSpec.describe "Formulas and links" do
     )
     within("aside") { click_button "Save rule" }
     go << true
-    expect(page).to have_no_css("aside").and have_no_text("Recalculating all records")
+    expect(page).to have_no_css("aside").and have_no_text("Work in progress")
     expect(pieces.find(1)["loss"]).to eq(number("156.1"))
   end
 

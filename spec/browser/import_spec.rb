@@ -117,4 +117,36 @@ RSpec.describe "Import" do
       ["Old pieces", include("mask", "required", "unique")]
     )
   end
+
+  it "moves a database in: chosen, renamed, previewed, and its refusals mended" do
+    visit "/import"
+    attach_file "or choose one", demo("kiln_club.sql")
+    expect(page).to have_text("3 tables, 14 rows").and have_text("No tables, left out: one view.")
+    within(:css, "ul[aria-label='Tables of the file']") { click_button(text: "Courses") }
+    fill_in "Table name", with: "Evening courses"
+    expect(page).to have_text("Ends on must be on or after Starts on.").and have_select("Type: level",
+      selected: "Choice")
+    expect(page).to have_checked_field("Seats must be between 1 and 20.")
+    find_field("Field: title").set("Course title")
+    within(:css, "ul[aria-label='Tables of the file']") { click_button(text: "Bookings") }
+    expect(page).to have_select("Type: potter_id", selected: "Link to Potters")
+    uncheck "note"
+    within(:css, "ul[aria-label='Tables of the file']") { click_button(text: "Potters") }
+    select "Number", from: "Type: email"
+    click_button "Preview"
+    expect(page).to have_text("is not a number").and have_css("[role=status]", text: "refused")
+    expect(page).to have_button("Import the 5 that pass").and have_link("Download refused rows")
+    expect(accessibility_problems).to eq([])
+    select "Text", from: "Type: email"
+    click_button "Preview"
+    expect(page).to have_css("[role=status]", text: "14 new")
+    click_button "Import 3 tables"
+    expect(page).to have_text("Import finished")
+    click_link "Evening courses"
+    expect(page).to have_css("[role=row]", text: "Glazing; dipping & pouring")
+    bookings = workspace.table("bookings")
+    expect(bookings.fields.map(&:label)).to eq(["Id", "Potter", "Course", "Paid", "Booked at"])
+    visit "/t/bookings/records"
+    expect(page).to have_css("[role=row][data-index='3']", text: "Dara Example")
+  end
 end

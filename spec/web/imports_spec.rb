@@ -130,4 +130,37 @@ RSpec.describe "Files over HTTP" do
     sign_in_as("Hale Orrin")
     expect([ask(:get, "/api/export.sql"), status].last).to eq(403)
   end
+
+  it "makes the tables of a file with their records, and hands out the rows that it refused" do
+    id = bring("club.sql", File.read(UpTack::Installation.path("demo", "imports", "kiln_club.sql")))
+    look = ask(:post, "/api/imports/#{id}/tables/look")
+    expect(look["tables"].map { |table| table.values_at("key", "rows") }).to eq([["potters", 5], ["courses", 3],
+      ["bookings", 6]])
+    tables = look["tables"].map do |table|
+      fields = table["fields"].map { |field|
+        rules = field["rules"].reject { |rule| rule["doubtful"] }.map { |rule| rule["parts"] }
+        field.except("rules", "samples").merge("rules" => rules)
+      }
+      {**table.slice("number", "key", "label"), "fields" => fields, "rules" => table["rules"].map { |each|
+        each["parts"]
+      }}
+    end
+    tables[1]["fields"][3]["rules"] = [{"kind" => "limits", "high" => "5"}]
+    tried = ask(:post, "/api/imports/#{id}/tables", {tables: tables, keep: "none"})
+    expect(tried["tables"].map { |table| table.values_at("made", "refused") }).to eq([[5, 0], [1, 2], [2, 4]])
+    expect(tried["batch"]).to be_nil
+    expect(ask(:get, "/api/tables").map { |table| table["key"] }).not_to include("potters")
+    text = ask(:get, "/api/imports/#{id}/refused?part=1")
+    expect(text.lines.map { |line| JSON.parse(line)["code"] }).to eq(%w[W-101 W-102])
+    made = ask(:post, "/api/imports/#{id}/tables", {tables: tables, keep: "passing"})
+    expect(ask(:get, "/api/tables/bookings/records")["records"].length).to eq(2)
+    expect(ask(:post, "/api/history/batches/#{made["batch"]}/undo")["undone"]).to be >= 8
+    unknown = ask(:post, "/api/imports/#{id}/tables", {tables: [tables[0].merge("number" => 9)], keep: "all"})
+    expect([status, unknown["title"]]).to match([422, /no table of this file/])
+    ask(:post, "/api/imports/#{id}/tables", {tables: [tables[0].merge("key" => "pieces")], keep: "all"})
+    expect(status).to eq(422)
+    sign_in_as("Bram Tolley")
+    ask(:post, "/api/imports/#{id}/tables/look")
+    expect(status).to eq(403)
+  end
 end

@@ -97,6 +97,20 @@ RSpec.describe "Work that takes long" do
     id = JSON.parse(last_response.body)["id"]
     expect(report_of(:post, "/api/tables/clays/import",
       {id: id, keep: "none", match: "name"})).to include("made", "report")
+    write_tables
+  end
+
+  def write_tables
+    custom_request("POST", "/api/imports?name=a.sql", "CREATE TABLE shelves (name TEXT);INSERT INTO shelves VALUES ('A');",
+      {"CONTENT_TYPE" => "application/octet-stream", "HTTP_X_WRITE_KEY" => @write_key})
+    file = JSON.parse(last_response.body)
+    tables = report_of(:post, "/api/imports/#{file["id"]}/tables/look")["tables"]
+    wish = tables.map { |table|
+      fields = table["fields"].map { |field| field.slice("column", "key", "label", "type") }
+      table.slice("number", "key", "label").merge("fields" => fields)
+    }
+    made = report_of(:post, "/api/imports/#{file["id"]}/tables", {tables: wish, keep: "all"})
+    expect([made["batch"], made["tables"].map { |table| table["made"] }]).to match([be_a(Integer), [1]])
   end
 
   it "tells at its end what it would have told at once, whatever it is" do

@@ -3515,6 +3515,8 @@ export interface components {
         /** @description Number of the row with the names of columns, or none. Told by the file if omitted. */
         Heading: string;
         ProposedRule: {
+            /** @description Whether it suits a field of whatever type. */
+            general: boolean;
             /** @description As it is pinned. */
             parts: {
                 [key: string]: unknown;
@@ -6045,6 +6047,8 @@ export interface operations {
                                 label: string;
                             } | null;
                             rules: {
+                                /** @description Whether it suits a field of whatever type. */
+                                general: boolean;
                                 parts: {
                                     [key: string]: unknown;
                                 };

@@ -3417,7 +3417,7 @@ export const messages: { [key: string]: string } = {
   "waiting.kept": "What you typed is kept. You do not have to do anything.",
   "waiting.percent": "%{percent} % done",
   "waiting.server": "The server is busy …",
-  "job.title": "Recalculating all records",
+  "job.title": "Work in progress",
   "job.begin": "Preparing …",
   "job.field": "%{name}",
   "job.stop": "Stop",

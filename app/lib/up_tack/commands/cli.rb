@@ -127,6 +127,20 @@ module UpTack
       option :refused, banner: "FILE", desc: "File for the refused rows"
       def import(table, file) = run(Import, table: table, file: file)
 
+      desc "import-tables FILE", "Make the tables of a file that has several, with their records"
+      long_desc <<~TEXT
+        FILE is a database of SQLite, a database written down as SQL, a workbook, a ZIP of tables, a data package, or
+        a folder of such files. Tables, fields, links and rules are made as they are proposed; what can't be said is
+        printed. Saves all rows or none, unless --passing is given. The exit status is 1 if rows were refused.
+
+        Example: uptack import-tables shop.sqlite --dry-run
+      TEXT
+      option :database, DATABASE
+      option :dry_run, type: :boolean, default: false, desc: "Save nothing"
+      option :passing, type: :boolean, default: false, desc: "Save the rows that pass, even if others are refused"
+      option :only, banner: "NAMES", desc: "Only these tables of the file, separated by commas"
+      def import_tables(file) = run(ImportTables, file: file)
+
       desc "backup", "Back up a database, also while it is in use"
       long_desc "Example: uptack backup --to /mnt/disk/studio.sqlite3"
       option :database, DATABASE

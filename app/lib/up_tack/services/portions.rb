@@ -29,10 +29,9 @@ module UpTack
 
         # @yield makes the batch
         # @return [Store::Batch]
-        def open(_total, _table) = yield
-
-        # @return [void] all of it is rolled back together
-        def begin_with_design(back:) = yield # rubocop:disable Lint/UnusedMethodArgument -- rolled back
+        def open(_total, _table = nil, back: nil)
+          yield
+        end # rubocop:disable Lint/UnusedMethodArgument -- goes with it all
 
         # @return [void]
         def about(_table) = nil
@@ -89,34 +88,24 @@ module UpTack
         settle
       end
 
-      # Changes the design before anything is written, as a part of it all.
-      # @param back [#call] undoes that where the rest does not come to its end
-      # @yield changes it
-      # @return [Object] what the block gives
-      def begin_with_design(back:)
-        yield.tap do
-          @workspace.renew
-          @back = back
-          @revision = @began_with = @workspace.revision_id
-        end
-      end
-
       # @param table [Core::Design::Table] whose records are written from here on
       # @return [void]
       def about(table) = @table = table
 
       # Begins the change.
       # @param total [Integer] how many records there are, about
-      # @param table [Core::Design::Table] theirs
-      # @yield makes the batch
+      # @param table [Core::Design::Table, nil] theirs; nil where `about` will tell
+      # @param back [#call, nil] undoes the design that the block makes, where the rest does not come to its end
+      # @yield makes the batch, and before it the design that it needs
       # @return [Store::Batch]
-      def open(total, table)
+      def open(total, table = nil, back: nil)
         @table = table
+        @back = back
         Store::RunningBatch.none!
         Store::Database.write do
           Store::RunningBatch.none!
           yield.tap do |batch|
-            @running = Store::RunningBatch.begin(batch, total, revision: @began_with)
+            @running = Store::RunningBatch.begin(batch, total, revision: made_design)
             @seen = Store::ChangeLog.latest
             Store::Journal.open(batch.id)
           end
@@ -139,6 +128,14 @@ module UpTack
       end
 
       private
+
+      # @return [Integer, nil] the revision that the change itself has made
+      def made_design
+        return unless @back
+
+        @workspace.renew
+        @revision = @workspace.revision_id
+      end
 
       def portion(some)
         Store::Turn.give_way
@@ -169,7 +166,7 @@ module UpTack
       # Whatever kept it from its end, nothing of it stays.
       def settle
         Store::Journal.close
-        return (@back&.call unless @done) unless @running
+        return unless @running
 
         @done ? Rollback.forget(@running) : Rollback.new(@workspace).call(@running, &@back)
       end

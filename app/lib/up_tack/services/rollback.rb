@@ -12,7 +12,8 @@ module UpTack
 
       # Undoes what processes have left that are gone, before anybody is let in, or while others work.
       # @param patient [Boolean] whether to wait for those that are still at it
-      # @yield [Store::RunningBatch, Workspace] each whose records are as they were before, while it is still known
+      # @yield [Store::RunningBatch, Workspace] each whose records are as they were before, in the transaction in which
+      #   it is forgotten
       # @return [Array<String>] what was undone, in words
       def self.left(patient: false)
         sweep
@@ -56,7 +57,7 @@ module UpTack
       end
 
       # @param running [Store::RunningBatch]
-      # @yield once its records are as they were before, while it is still known
+      # @yield once its records are as they were before, in the transaction in which it is forgotten
       # @return [void]
       def call(running)
         batch = running.batch
@@ -68,10 +69,10 @@ module UpTack
           end
           break if rows.empty?
         end
-        yield if block_given?
         Store::Database.write do
           batch.undone
           running.end
+          yield if block_given?
         end
         running.forget
       end

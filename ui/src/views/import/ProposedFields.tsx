@@ -7,7 +7,7 @@ export type Choice = {
   label: string;
   type: string;
   choices: string[] | null;
-  rules: { words: string; doubtful: boolean; parts: { [part: string]: unknown } }[];
+  rules: { words: string; doubtful: boolean; general: boolean; parts: { [part: string]: unknown } }[];
   /** The table to which it may be a link, by name. */
   linkTo: string | null;
   /** Whether it is wanted, and the rules that are not, by their words. */
@@ -65,7 +65,9 @@ export function ProposedFields({ fields, rules, onChange }: Props) {
                 className="select select-sm w-36"
                 aria-label={`${t("imports.type")}: ${field.column}`}
                 value={field.type}
-                onChange={(event) => onChange(field.column, { type: event.target.value })}
+                onChange={(event) =>
+                  onChange(field.column, { type: event.target.value, left: leftOfAnother(field.rules) })
+                }
               >
                 {types.all
                   .filter((type) => !type.settings.includes("link") || field.linkTo)
@@ -110,6 +112,10 @@ export function ProposedFields({ fields, rules, onChange }: Props) {
 
 /** Rules that only hold so far are left off at first. */
 export const leftAtFirst = (rules: Choice["rules"]) => rules.filter((rule) => rule.doubtful).map((rule) => rule.words);
+
+/** Of another type than was proposed, a field keeps the rules that suit any. */
+const leftOfAnother = (rules: Choice["rules"]) =>
+  rules.filter((rule) => rule.doubtful || !rule.general).map((rule) => rule.words);
 
 /** The rules of a field that are wanted, as they are pinned. */
 export const wantedRules = (field: Choice) =>

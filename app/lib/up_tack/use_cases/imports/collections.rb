@@ -9,7 +9,16 @@ module UpTack
         # fields:: Fields; rules:: NewTable::Suggestions with the "field" that they stand at; notes:: for people
         # problem:: why it can't be read, nil mostly
         Proposed = Struct.new(:number, :name, :key, :label, :rows, :fields, :rules, :notes, :problem,
-          keyword_init: true)
+          keyword_init: true) do
+          # @return [Hash{String=>Object}] as CollectionPlan takes it from whoever has nothing to change
+          def wish
+            wanted = fields.map { |field|
+              field.to_h.transform_keys(&:to_s).merge("rules" => field.rules.reject(&:doubtful).map(&:parts))
+            }
+            {"number" => number, "key" => key, "label" => label, "fields" => wanted,
+             "rules" => rules.reject(&:doubtful).map(&:parts)}
+          end
+        end
         # A field. target:: key of a table, which may be one of the file's; refers:: the column of that table's part
         # whose values its cells have, nil where they have names; plain:: its type where that table is not made
         Field = Struct.new(:column, :key, :label, :type, :choices, :format, :target, :refers, :plain, :rules,

@@ -44,10 +44,9 @@ module UpTack
         def rows = @rows ||= @plan.wishes.sum { |wish| @parts[wish.number].rows || Services::Portions::AT_ONCE + 1 }
 
         def work(portions)
-          made = portions.begin_with_design(back: -> { back }) { make }
           @result = Result.new(tables: [])
-          @result.batch = portions.open(rows, made.first) do
-            Store::Batch.begin(@workspace, made.first, "Imported from #{@upload.name[0, 120]}")
+          @result.batch = portions.open(rows, back: -> { back }) do
+            Store::Batch.begin(@workspace, make.first, "Imported from #{@upload.name[0, 120]}")
           end
           @keys = KeyMap.new("#{@upload.path}.keys-#{Process.pid}-#{SecureRandom.hex(4)}", {})
           @plan.ordered.each { |wish| take(wish, portions) }

@@ -11,9 +11,10 @@ module UpTack
         Proposed = Struct.new(:column, :label, :type, :choices, :format, :target, :rules, keyword_init: true)
         # A rule that all values keep to. parts:: as a rule is pinned, without the field; words:: for people;
         # doubtful:: whether values may well break it later, so that it is only taken when somebody says so
+        # general:: whether it suits a field of whatever type
         Suggestion =
-          Struct.new(:parts, :words, :doubtful, keyword_init: true) do
-            def initialize(doubtful: false, **) = super
+          Struct.new(:parts, :words, :doubtful, :general, keyword_init: true) do
+            def initialize(doubtful: false, general: false, **) = super
           end
 
         # Rows from which on values tell anything, and different values of a choice at most.
@@ -83,14 +84,15 @@ module UpTack
         def self.rules(profile, type)
           found = []
           if profile.blank.zero? && profile.filled.positive? && !profile.nothing?
-            found << Suggestion.new(parts: {"kind" => "required"}, words: "always filled")
+            found << Suggestion.new(parts: {"kind" => "required"}, words: "always filled", general: true)
           end
           enough = profile.filled >= ENOUGH
           mask = (enough && type == "text") ? mask(profile) : nil
           if enough && profile.unique? && %w[text number].include?(type)
             # Amounts, and texts that are no codes, may well be the same once more.
             doubtful = mask.nil? && !profile.running?
-            found << Suggestion.new(parts: {"kind" => "unique"}, words: "unique", doubtful: doubtful)
+            found << Suggestion.new(parts: {"kind" => "unique"}, words: "unique", doubtful: doubtful,
+              general: true)
           end
           if mask
             found << Suggestion.new(

@@ -83,8 +83,8 @@ module UpTack
         # What is declared is a rule, what is only so far so is offered.
         def declared_rules(said, guess, type)
           rules = [
-            (suggestion({"kind" => "required"}, "always filled") if said.required),
-            (suggestion({"kind" => "unique"}, "unique") if said.unique),
+            (suggestion({"kind" => "required"}, "always filled", general: true) if said.required),
+            (suggestion({"kind" => "unique"}, "unique", general: true) if said.unique),
             (if said.longest && type == "text"
                suggestion({"kind" => "length", "most" => said.longest},
                  "at most #{said.longest} characters")
@@ -95,7 +95,7 @@ module UpTack
           rules + others.each { |each| each.doubtful = true }
         end
 
-        def suggestion(parts, words) = NewTable::Suggestion.new(parts: parts, words: words)
+        def suggestion(parts, words, **more) = NewTable::Suggestion.new(parts: parts, words: words, **more)
 
         def default(said, type)
           return if said.nil?
