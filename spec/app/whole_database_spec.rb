@@ -91,11 +91,10 @@ RSpec.describe "A whole database" do
     running = UpTack::Store::RunningBatch
     bring_in = lambda do |keep = "passing", &halfway|
       progress = UpTack::Progress.new
-      progress.define_singleton_method(:set) { |*at|
-        super(*at).tap {
-          running.first&.done.to_i >= 60 && halfway.call(self)
-        }
-      }
+      progress.define_singleton_method(:set) do |*at|
+        super(*at)
+        halfway.call(self) if running.first&.done.to_i >= 60
+      end
       asked = {upload: upload, tables: wishes, keep: keep}
       UpTack::Work.call("import of tables", asked, person: person, progress: progress)
     end
@@ -117,7 +116,8 @@ RSpec.describe "A whole database" do
     path = pots(<<~SQL)
       CREATE TABLE "Größe, (x)" ("a b" INTEGER, "select" TEXT, "a  b" TEXT, PRIMARY KEY ("a b", "select"));
       CREATE TABLE pairs (one INTEGER, two TEXT, n INTEGER CHECK (n % 2 = 0), photo BLOB DEFAULT (randomblob(4)),
-        grade TEXT DEFAULT 'A' CHECK (grade IN ('A', 'B')), big INTEGER, FOREIGN KEY (one, two) REFERENCES "Größe, (x)");
+        grade TEXT DEFAULT 'A' CHECK (grade IN ('A', 'B')), big INTEGER,
+        FOREIGN KEY (one, two) REFERENCES "Größe, (x)");
       CREATE VIRTUAL TABLE found USING fts5(body);
       INSERT INTO "Größe, (x)" VALUES (1, 'x', 'y');
       INSERT INTO pairs VALUES (1, 'x', 4, x'ff', NULL, 9007199254740993);
@@ -129,9 +129,8 @@ RSpec.describe "A whole database" do
     expect(proposed[1].notes.join("\n")).to include(
       "default of photo is not imported: randomblob(4)", "The link of one, two to Größe, (x)", "n % 2 = 0"
     )
-    expect(proposed[1].fields.find { |field|
-      field.column == "grade"
-    }).to have_attributes(type: "choice", choices: %w[A B])
+    grade = proposed[1].fields.find { |field| field.column == "grade" }
+    expect(grade).to have_attributes(type: "choice", choices: %w[A B])
     result = taken(brought(path), proposed.map(&:wish))
     expect(result.tables.map(&:made)).to eq([1, 1, 0])
     pair = records("pairs").first.last
@@ -160,9 +159,8 @@ RSpec.describe "A whole database" do
     end
     expect(contents).to eq(before)
     pots((1..501).map { |n| "CREATE TABLE t#{n} (a);" }.join, File.join(@folder, "many.sqlite"))
-    expect {
-      looked(brought(File.join(@folder, "many.sqlite")))
-    }.to raise_error(UpTack::Interchange::Unreadable, /501 tables/)
+    many = brought(File.join(@folder, "many.sqlite"))
+    expect { looked(many) }.to raise_error(UpTack::Interchange::Unreadable, /501 tables/)
     clerk = workspace("Bram Tolley")
     upload = brought(pots("CREATE TABLE a (b TEXT)"))
     expect { taken(upload, looked(upload).last.map(&:wish), of: clerk) }.to raise_error(UpTack::Services::NotAllowed)
@@ -172,17 +170,12 @@ RSpec.describe "A whole database" do
     %i[sqlite sql package].each do |kind|
       path = File.join(@folder, "own.#{kind}")
       export = UpTack::UseCases::Exports::Database.new(workspace)
-      (kind == :sql) ? File.open(path, "wb") { |file| export.write(kind, file) } : File.open("#{path}-", "wb") { |io|
-        io.close
-        File.delete("#{path}-")
-        export.public_send(kind, path)
-      }
+      (kind == :sql) ? File.open(path, "wb") { |file| export.sql(file) } : export.public_send(kind, path)
       upload = brought(path)
       _, proposed = looked(upload)
       expect(proposed.map(&:problem)).to all(be_nil)
-      expect(taken(upload, proposed.map(&:wish), keep: "none").tables.sum { |table|
-        table.report.refused_count
-      }).to eq(0)
+      result = taken(upload, proposed.map(&:wish), keep: "none")
+      expect(result.tables.sum { |table| table.report.refused_count }).to eq(0)
     end
   end
 end

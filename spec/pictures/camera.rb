@@ -77,6 +77,14 @@ class Camera
     page.has_text?("but Verdict is blank")
   end
 
+  # The tables of another program's database.
+  def look_at_tables
+    find("input[type=file]", visible: :all)
+      .attach_file(UpTack::Installation.path("demo", "imports", "kiln_club.sql"))
+    click_button(text: "Courses")
+    page.has_text?("Ends on must be on or after Starts on.")
+  end
+
   # A file tried on the rules.
   def preview_import
     find("input[type=file]", visible: :all)

@@ -103,6 +103,7 @@ class GuidePages < Camera
       click_button "Export"
     end
     guide("import", "/t/pieces/import") { preview_import }
+    guide("move-in", "/import") { look_at_tables }
     guide("history", "/t/pieces/history") { page.has_text?("Mon 23 Nov 2026") }
   end
 

@@ -101,7 +101,8 @@ RSpec.describe "Work that takes long" do
   end
 
   def write_tables
-    custom_request("POST", "/api/imports?name=a.sql", "CREATE TABLE shelves (name TEXT);INSERT INTO shelves VALUES ('A');",
+    sql = "CREATE TABLE shelves (name TEXT);INSERT INTO shelves VALUES ('A');"
+    custom_request("POST", "/api/imports?name=a.sql", sql,
       {"CONTENT_TYPE" => "application/octet-stream", "HTTP_X_WRITE_KEY" => @write_key})
     file = JSON.parse(last_response.body)
     tables = report_of(:post, "/api/imports/#{file["id"]}/tables/look")["tables"]

@@ -3522,7 +3522,7 @@ export interface components {
                 [key: string]: unknown;
             };
             words: string;
-            /** @description Whether it only holds so far, so that it is left off unless somebody wants it. */
+            /** @description Whether it is only true so far, so that it is left off unless somebody wants it. */
             doubtful: boolean;
         };
         ProposedTable: {

@@ -73,7 +73,7 @@ export function SeveralTables({ file, onAnother }: Props) {
       <div className="flex flex-wrap items-baseline gap-3">
         <h1 className="text-2xl">{t("imports.severalTitle")}</h1>
         <p className="quiet flex-1 basis-60 text-xs">{t("imports.severalNote")}</p>
-        <HelpLink page="import" />
+        <HelpLink page="move-in" />
       </div>
       {failure && (
         <p className="sheet border-error p-3 text-error" role="alert">

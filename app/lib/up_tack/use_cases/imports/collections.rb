@@ -22,7 +22,13 @@ module UpTack
         # A field. target:: key of a table, which may be one of the file's; refers:: the column of that table's part
         # whose values its cells have, nil where they have names; plain:: its type where that table is not made
         Field = Struct.new(:column, :key, :label, :type, :choices, :format, :target, :refers, :plain, :rules,
-          :samples, keyword_init: true)
+          :samples, keyword_init: true) do
+          # @return [Boolean]
+          def link? = values.link?
+
+          # @return [Core::Values::Type]
+          def values = Core::Values[type]
+        end
 
         # @param upload [Uploads::Upload]
         def self.open(upload) =

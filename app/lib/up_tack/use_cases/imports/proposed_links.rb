@@ -41,12 +41,12 @@ module UpTack
 
         # A link has a name of its own: that of the column without what makes it a key.
         def join(table, field, to, refers)
-          field.plain = field.type unless field.type == "link"
+          field.plain = field.type unless field.link?
           field.type = "link"
           field.choices = nil
           field.target = to.key
           field.refers = refers
-          field.rules = field.rules.select { |rule| %w[required unique].include?(rule.parts["kind"]) }
+          field.rules = field.rules.select(&:general)
           short = field.label.sub(SUFFIX, "")
           return if short.empty? || table.fields.any? { |other| other.label.casecmp?(short) }
 

@@ -42,7 +42,7 @@ module UpTack
           keys = declared.columns.filter_map { |column|
             field = table.fields.find { |each| each.column == column.name }
             # A link is compared with links alone.
-            [column.name, field.key] if field && field.type != "link"
+            [column.name, field.key] if field && !field.link?
           }.to_h
           reading = Interchange::Sql::Condition.new(declared, keys, table.fields.to_h { |each| [each.key, each.type] })
           declared.checks.each { |text| check(table, text, reading) }
@@ -66,7 +66,7 @@ module UpTack
 
         def choices(field, formula)
           list = formula.match(LIST) or return false
-          return false unless %w[text choice].include?(field.type)
+          return false unless field.values.one_line? || field.values.listed?
 
           values = list[2].scan(/"((?:[^"]|"")*)"/).flatten.map { |value| value.gsub('""', '"') }
           field.type = "choice"
@@ -93,7 +93,7 @@ module UpTack
           nil
         end
 
-        def plain_type(field) = (field.type == "link") ? "text" : field.type
+        def plain_type(field) = field.link? ? "text" : field.type
       end
     end
   end
