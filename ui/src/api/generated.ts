@@ -2118,6 +2118,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Entries of the change log from a place on, in the order in which they were written; each once. */
+        get: operations["followChanges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/history/counts": {
         parameters: {
             query?: never;
@@ -8088,6 +8105,49 @@ export interface operations {
                         entries: components["schemas"]["Entry"][];
                         more: boolean;
                     };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    followChanges: {
+        parameters: {
+            query?: {
+                /** @description The place that the last answer named as next; now for the place behind everything; without it, from the first entry on. */
+                after?: string;
+                /** @description Seconds to wait where there is nothing yet. With many who wait the answer comes at once. */
+                wait?: number;
+                /** @description Only entries of this table. */
+                table?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Up to 200 entries, oldest first. The id of an entry is the version that its record has from then on. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        changes: components["schemas"]["Entry"][];
+                        /** @description From where to go on. */
+                        next: string;
+                        /** @description Whether there are more already. */
+                        more: boolean;
+                    };
+                };
+            };
+            /** @description The database was restored from a backup, so that the place is one of another log: read everything again. */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -13,6 +13,8 @@ module UpTack
         DRAFT = %r{/draft\z}
         # Whoever waits for long work is always told how far it is.
         HOW_FAR = %r{\A/api/(work\z|jobs/)}
+        # Whoever waits for changes sets a limit to each look.
+        WAITING = %r{\A/api/changes\z}
         # Questions at a time, of the threads that answer.
         MOST = 24
 
@@ -25,6 +27,7 @@ module UpTack
         def call(env)
           return Store::Deadline.hurry { Store::Deadline.within { @app.call(env) } } if DRAFT.match?(env["PATH_INFO"])
           return Store::Deadline.within { @app.call(env) } if HOW_FAR.match?(env["PATH_INFO"])
+          return @app.call(env) if WAITING.match?(env["PATH_INFO"])
           return look { @app.call(env) } if env["REQUEST_METHOD"] == "GET" || TRIED.match?(env["PATH_INFO"])
 
           Store::Deadline.hurry { @app.call(env) }

@@ -10,9 +10,14 @@ module UpTack
         MOST = 62
 
         # @return [UseCases::History::Entries] nothing of tables that this person's role does not see
-        def history
-          seen = workspace.project.tables.select { |table| table.allows?(person.role, :see) }.map(&:id)
-          UseCases::History::Entries.new(history_question, seen: person.builder? ? nil : seen)
+        def history = UseCases::History::Entries.new(history_question, seen: tables_seen)
+
+        # @return [UseCases::History::Changes] of one table, or of all that this person's role sees
+        def changes_seen
+          key = text_in_query("table") or return UseCases::History::Changes.new(seen: tables_seen)
+          table = workspace.table(present_table(key))
+          Services::NotAllowed.unless_may(person, table, :see)
+          UseCases::History::Changes.new(seen: [table.id])
         end
 
         # @return [UseCases::History::Question]
@@ -44,6 +49,11 @@ module UpTack
         end
 
         private
+
+        # @return [Array<String>, nil] ids of tables, nil for all
+        def tables_seen
+          workspace.project.tables.select { |table| table.allows?(person.role, :see) }.map(&:id) unless person.builder?
+        end
 
         def visible_field(table)
           key = text_in_query("field") or return

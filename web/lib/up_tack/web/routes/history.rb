@@ -6,6 +6,7 @@ module UpTack
       # The change log: looked through, counted, taken out, checked, and put back from.
       module History
         PAGE = 40
+        CHANGES = 200
 
         def self.registered(app)
           app.helpers Params::HistoryParams
@@ -13,6 +14,18 @@ module UpTack
           app.get("/api/history") do
             found = history.page(before: number_in_query("before"), limit: PAGE + 1)
             json({entries: Render::Entry.new(workspace).all(found.first(PAGE)), more: found.length > PAGE})
+          end
+
+          # The log as programs follow it, from a place on; one that has nothing to tell may wait for it.
+          app.get("/api/changes") do
+            asked = params[:after].to_s
+            changes = changes_seen
+            place = {"" => changes.class.first, changes.class::NOW => changes.class.latest}.fetch(asked, asked)
+            LongPoll.wait(number_in_query("wait") || 0) { changes.any?(place) }
+            found = Store::Deadline.within { changes.page(place, CHANGES) }
+            json({changes: Render::Entry.new(workspace).all(found.entries), next: found.place, more: found.more})
+          rescue UseCases::History::Changes::Restored => e
+            problem(410, "restored", e.message)
           end
 
           # How many saves there were over time, for a picture.
