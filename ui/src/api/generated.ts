@@ -4180,6 +4180,43 @@ export interface components {
                 };
             };
         };
+        /** @description Nobody is signed in, or the token is not valid. */
+        SignInNeeded: {
+            headers: {
+                "WWW-Authenticate"?: string;
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description The role may not do this, or the password is asked for once more. */
+        NotAllowed: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description There is no such thing, or none that the role may see. */
+        NotFound: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Rules or the design refuse it; the problem names fields or parts. */
+        Refused: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
         /** @description Refused or not possible. */
         Problem: {
             headers: {
@@ -4242,6 +4279,8 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Session"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4262,6 +4301,7 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Session"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4281,6 +4321,7 @@ export interface operations {
                 };
                 content?: never;
             };
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4300,6 +4341,7 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Session"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4320,6 +4362,9 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Session"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4345,6 +4390,9 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4366,6 +4414,8 @@ export interface operations {
                     "application/json": components["schemas"]["SignedIn"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4385,6 +4435,9 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4406,6 +4459,10 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4430,6 +4487,8 @@ export interface operations {
                     "application/json": components["schemas"]["SecurityEvent"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4453,6 +4512,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4480,6 +4542,7 @@ export interface operations {
                     };
                 };
             };
+            "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4506,6 +4569,7 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Session"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4527,6 +4591,8 @@ export interface operations {
                     "application/json": components["schemas"]["PersonEntry"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4552,6 +4618,9 @@ export interface operations {
                     "application/json": components["schemas"]["PersonEntry"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4579,6 +4648,10 @@ export interface operations {
                     "application/json": components["schemas"]["PersonEntry"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4602,6 +4675,10 @@ export interface operations {
                     "application/json": components["schemas"]["PersonEntry"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4623,6 +4700,8 @@ export interface operations {
                     "application/json": components["schemas"]["TableLine"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4645,6 +4724,9 @@ export interface operations {
         responses: {
             201: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4661,6 +4743,9 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Table"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4684,6 +4769,10 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4716,6 +4805,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4742,6 +4835,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4763,6 +4859,10 @@ export interface operations {
         responses: {
             201: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4782,6 +4882,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4805,6 +4909,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4839,6 +4947,10 @@ export interface operations {
                     "application/json": components["schemas"]["ChoicesForeseen"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4883,6 +4995,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4904,6 +5019,10 @@ export interface operations {
         responses: {
             201: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4937,6 +5056,10 @@ export interface operations {
                     "application/json": components["schemas"]["Preview"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4969,6 +5092,10 @@ export interface operations {
                     "application/x-ndjson": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4995,6 +5122,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5017,6 +5147,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5035,6 +5169,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5052,6 +5190,9 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Counts"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5076,6 +5217,10 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Counts"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5113,6 +5258,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5155,6 +5303,10 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5197,6 +5349,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5228,6 +5383,10 @@ export interface operations {
                     "application/json": components["schemas"]["Record"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5270,6 +5429,10 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5322,6 +5485,9 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             /** @description One of them was refused, so that none is saved. */
             422: {
                 headers: {
@@ -5364,6 +5530,9 @@ export interface operations {
                     "text/csv": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5397,6 +5566,9 @@ export interface operations {
                     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5430,6 +5602,9 @@ export interface operations {
                     "application/json": Record<string, never>[];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5463,6 +5638,9 @@ export interface operations {
                     "application/x-ndjson": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5487,6 +5665,9 @@ export interface operations {
                     "application/json": Record<string, never>;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5508,6 +5689,8 @@ export interface operations {
                     "application/sql": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5529,6 +5712,8 @@ export interface operations {
                     "application/vnd.sqlite3": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5550,6 +5735,8 @@ export interface operations {
                     "application/zip": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5571,6 +5758,8 @@ export interface operations {
                     "application/json": components["schemas"]["Token"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5601,6 +5790,9 @@ export interface operations {
                     "application/json": components["schemas"]["NewToken"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5622,6 +5814,10 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5635,6 +5831,8 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Backups"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5656,6 +5854,9 @@ export interface operations {
                     "application/json": components["schemas"]["Backup"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5679,6 +5880,9 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Backups"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5702,6 +5906,9 @@ export interface operations {
                     "application/vnd.sqlite3": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5723,6 +5930,10 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5748,6 +5959,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5772,6 +5987,9 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5794,6 +6012,9 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5823,6 +6044,9 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5858,6 +6082,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5889,6 +6116,10 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5962,6 +6193,10 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -5997,6 +6232,9 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Table"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6077,6 +6315,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6111,6 +6353,9 @@ export interface operations {
                     "application/vnd.oasis.opendocument.spreadsheet": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6172,6 +6417,10 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6211,6 +6460,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6260,6 +6512,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6286,6 +6541,9 @@ export interface operations {
                     "application/json": components["schemas"]["Record"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6314,6 +6572,10 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6347,6 +6609,10 @@ export interface operations {
                     "application/json": components["schemas"]["Record"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6384,6 +6650,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6410,6 +6679,9 @@ export interface operations {
                     "application/json": components["schemas"]["Match"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6454,6 +6726,10 @@ export interface operations {
                     "application/json": components["schemas"]["Match"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6479,6 +6755,10 @@ export interface operations {
         responses: {
             201: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6519,6 +6799,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6558,6 +6841,10 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6578,6 +6865,10 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Ignored"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6594,6 +6885,10 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Ignored"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6623,6 +6918,10 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6649,6 +6948,8 @@ export interface operations {
                     }[];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6680,6 +6981,9 @@ export interface operations {
                     "application/json": components["schemas"]["ReadMask"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6709,6 +7013,8 @@ export interface operations {
                     }[];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6742,6 +7048,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6778,6 +7087,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6791,6 +7103,8 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Lists"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6809,6 +7123,9 @@ export interface operations {
         responses: {
             201: components["responses"]["Lists"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6836,6 +7153,10 @@ export interface operations {
                     "application/json": components["schemas"]["ChoicesForeseen"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6856,6 +7177,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Lists"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6872,6 +7197,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Lists"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6893,6 +7222,8 @@ export interface operations {
                     "application/json": components["schemas"]["Notice"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6916,6 +7247,10 @@ export interface operations {
                     "application/json": components["schemas"]["Notice"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6939,6 +7274,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6960,6 +7298,10 @@ export interface operations {
         responses: {
             201: components["responses"]["FormId"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6982,6 +7324,10 @@ export interface operations {
         responses: {
             200: components["responses"]["FormId"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7006,6 +7352,10 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7044,6 +7394,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7085,6 +7439,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7118,6 +7476,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7150,6 +7512,8 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7177,6 +7541,9 @@ export interface operations {
                     "application/json": components["schemas"]["Record"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7203,6 +7570,10 @@ export interface operations {
         responses: {
             201: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7221,6 +7592,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7258,6 +7633,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7291,6 +7670,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7312,6 +7695,8 @@ export interface operations {
                     "application/json": components["schemas"]["Names"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7341,6 +7726,8 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7356,6 +7743,9 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7371,6 +7761,10 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7399,6 +7793,10 @@ export interface operations {
                     "application/json": components["schemas"]["Answer"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7433,6 +7831,10 @@ export interface operations {
                     "application/json": components["schemas"]["Answer"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7469,6 +7871,10 @@ export interface operations {
                     "application/json": components["schemas"]["Trial"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7514,6 +7920,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7573,6 +7983,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7606,6 +8019,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7627,6 +8044,8 @@ export interface operations {
                     "application/json": components["schemas"]["Proofs"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7646,6 +8065,9 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7669,6 +8091,10 @@ export interface operations {
         responses: {
             201: components["responses"]["KeptProofs"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7697,6 +8123,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7719,6 +8148,10 @@ export interface operations {
         responses: {
             200: components["responses"]["KeptProofs"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7743,6 +8176,10 @@ export interface operations {
                 };
                 content?: never;
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7775,6 +8212,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7804,6 +8245,9 @@ export interface operations {
                     }[];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7840,6 +8284,10 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7882,6 +8330,10 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7903,6 +8355,8 @@ export interface operations {
                     "application/json": Record<string, never>;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7916,6 +8370,8 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Conventions"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7934,6 +8390,9 @@ export interface operations {
         responses: {
             200: components["responses"]["Conventions"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7962,6 +8421,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8008,6 +8470,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8038,6 +8503,9 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8059,6 +8527,8 @@ export interface operations {
                     "text/markdown": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8107,6 +8577,8 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8141,6 +8613,8 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             /** @description The database was restored from a backup, so that the place is one of another log: read everything again. */
             410: {
                 headers: {
@@ -8202,6 +8676,8 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8244,6 +8720,8 @@ export interface operations {
                     "text/csv": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8286,6 +8764,8 @@ export interface operations {
                     "application/json": Record<string, never>[];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8316,6 +8796,10 @@ export interface operations {
                     "application/json": components["schemas"]["Record"];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8353,6 +8837,9 @@ export interface operations {
                 };
             };
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8378,6 +8865,8 @@ export interface operations {
                     "application/json": components["schemas"]["Revision"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8401,6 +8890,9 @@ export interface operations {
                     "application/json": components["schemas"]["Difference"][];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8432,6 +8924,9 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8449,6 +8944,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Done"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8463,6 +8962,9 @@ export interface operations {
         responses: {
             200: components["responses"]["Done"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8477,6 +8979,9 @@ export interface operations {
         responses: {
             200: components["responses"]["Done"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8493,6 +8998,10 @@ export interface operations {
         responses: {
             200: components["responses"]["Done"];
             202: components["responses"]["Job"];
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8522,6 +9031,8 @@ export interface operations {
                     }[];
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8543,6 +9054,7 @@ export interface operations {
                     "application/json": Record<string, never>;
                 };
             };
+            "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];
         };
     };
@@ -8564,6 +9076,8 @@ export interface operations {
                     "application/yaml": string;
                 };
             };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
             default: components["responses"]["Problem"];
         };
     };
