@@ -166,16 +166,27 @@ RSpec.describe "A whole database" do
     expect { taken(upload, looked(upload).last.map(&:wish), of: clerk) }.to raise_error(UpTack::Services::NotAllowed)
   end
 
-  it "brings its own exports back" do
-    %i[sqlite sql package].each do |kind|
+  it "brings its own exports back, every value and moment" do
+    exports = UpTack::UseCases::Exports::Database.new(workspace)
+    own = exports.tables
+    before = own.to_h { |table| [table.key, records(table.key)] }
+    dialects = UpTack::Interchange::SchemaExport::Dialect::ALL
+    [:sqlite, :package, *dialects.keys].each do |kind|
       path = File.join(@folder, "own.#{kind}")
-      export = UpTack::UseCases::Exports::Database.new(workspace)
-      (kind == :sql) ? File.open(path, "wb") { |file| export.sql(file) } : export.public_send(kind, path)
+      dialects[kind] ? File.open(path, "wb") { exports.sql(_1, dialects[kind]) } : exports.public_send(kind, path)
       upload = brought(path)
       _, proposed = looked(upload)
       expect(proposed.map(&:problem)).to all(be_nil)
-      result = taken(upload, proposed.map(&:wish), keep: "none")
-      expect(result.tables.sum { |table| table.report.refused_count }).to eq(0)
+      result = taken(upload, proposed.map(&:wish))
+      expect(result.tables.map { |table| table.report.refused.map(&:refusals) }).to all(be_empty)
+      own.each do |table|
+        there = proposed.find { |each| each.name == table.key }
+        keys = table.kept_fields.reject(&:link?).map(&:key)
+        columns = keys.map { |key| there.fields.find { |field| field.column == key } }
+        found = records(there.key).map { |_, row| columns.map { |field| told(row[field.key]) } }
+        expect(found).to eq(before[table.key].map { |_, row| keys.map { |key| told(row[key]) } })
+      end
+      design.undo
     end
   end
 end

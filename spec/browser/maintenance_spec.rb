@@ -228,4 +228,32 @@ RSpec.describe "Care in the interface" do
   ensure
     page.driver.resize(1280, 800)
   end
+
+  it "shows each call of the API as a shell would make it, and makes it" do
+    visit "/api"
+    fill_in "Search endpoints", with: "listRecords"
+    find("#listRecords summary").click
+    within("#listRecords") do
+      expect(page).to have_text(%r{curl -H "Authorization: Bearer \$TOKEN" 'http://[^']+/api/tables/\{table\}/records'})
+      expect(page).to have_button("Send", disabled: true)
+      fill_in "table", with: "titles"
+      fill_in "filter", with: "spoken = \"Mister\""
+      click_button "Send"
+      expect(page).to have_text("Response: 200").and have_text("Mister").and have_no_text("Doctor")
+      fill_in "table", with: "nowhere"
+      click_button "Send"
+      expect(page).to have_text("Response: 404")
+    end
+    expect(accessibility_problems).to eq([])
+    fill_in "Search endpoints", with: "createRecord"
+    find("#createRecord summary").click
+    within("#createRecord") do
+      fill_in "table", with: "titles"
+      fill_in "Body", with: JSON.generate(typed: {text: "O'Sir", spoken: "Sir"})
+      expect(page).to have_text("-X POST").and have_text("O'\\''Sir")
+      click_button "Send"
+      expect(page).to have_text("Response: 201")
+    end
+    expect(UpTack::Store::RecordTable.model("titles").last.text).to eq("O'Sir")
+  end
 end

@@ -696,8 +696,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All tables as SQL. Rules become CHECK and DEFAULT where possible, comments where not. */
+        /** All tables as SQL for SQLite. Rules become CHECK, UNIQUE and DEFAULT where possible, comments where not. */
         get: operations["exportAllSql"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/export.pg.sql": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All tables as SQL for PostgreSQL. Rules become CHECK, UNIQUE and DEFAULT where possible, comments where not. */
+        get: operations["exportAllPostgresql"];
         put?: never;
         post?: never;
         delete?: never;
@@ -5672,6 +5689,29 @@ export interface operations {
         };
     };
     exportAllSql: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/sql": string;
+                };
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportAllPostgresql: {
         parameters: {
             query?: never;
             header?: never;

@@ -107,6 +107,12 @@ export interface Gaps {
   "docs.answers": null;
   "docs.required": null;
   "docs.none": null;
+  "docs.tryIt": null;
+  "docs.send": null;
+  "docs.asYou": null;
+  "docs.forReal": null;
+  "docs.answered": { status: Gap };
+  "docs.unreachable": null;
   "docs.least.anyone": null;
   "docs.least.role": { role: Gap };
   "board.aim": null;
@@ -729,6 +735,7 @@ export interface Gaps {
   "exports.all": null;
   "exports.allAim": null;
   "exports.sql": null;
+  "exports.postgresql": null;
   "exports.sqlite": null;
   "exports.package": null;
   "exports.shown": { records: Gap; columns: Gap };
@@ -1791,6 +1798,12 @@ export const messages: { [key: string]: string } = {
   "docs.answers": "Responses",
   "docs.required": "required",
   "docs.none": "No matching endpoint.",
+  "docs.tryIt": "Try it",
+  "docs.send": "Send",
+  "docs.asYou": "The answer is what you may see yourself.",
+  "docs.forReal": "This is done for real, in your name.",
+  "docs.answered": "Response: %{status}",
+  "docs.unreachable": "Up Tack can't be reached.",
   "docs.least.anyone": "Role: anyone",
   "docs.least.role": "Role: %{role} or higher",
   "board.aim": "When a record is saved, rules run from left to right.",
@@ -2476,7 +2489,8 @@ export const messages: { [key: string]: string } = {
   "exports.note": "Text that a spreadsheet would read as a formula gets a leading '. It is removed when you import the file again.",
   "exports.all": "All tables with their records",
   "exports.allAim": "For use in other programs. Rules are included as far as each format supports them.",
-  "exports.sql": "SQL",
+  "exports.sql": "SQL for SQLite",
+  "exports.postgresql": "SQL for PostgreSQL",
   "exports.sqlite": "SQLite file",
   "exports.package": "Data package",
   "exports.shown": "Current view: %{records}, %{columns}",

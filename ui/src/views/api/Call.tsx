@@ -1,14 +1,21 @@
+import { useState } from "react";
 import type { Document, Operation, Parameter, Schema } from "../../api/tokens";
 import { sentences, t } from "../../words";
+import { TryCall } from "./TryCall";
 
 type Props = { document: Document; method: string; path: string; operation: Operation; parameters: Parameter[] };
 
 /** One call: who may make it, what it takes, what it answers. */
 export function Call({ document, method, path, operation, parameters }: Props) {
+  const [open, setOpen] = useState(false);
   const body = operation.requestBody && Object.entries(operation.requestBody.content)[0];
   const all = [...parameters, ...(operation.parameters ?? [])].map((each) => named(document, each));
   return (
-    <details className="sheet px-4 py-2.5" id={operation.operationId}>
+    <details
+      className="sheet px-4 py-2.5"
+      id={operation.operationId}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
       <summary className="flex cursor-pointer flex-wrap items-baseline gap-x-3">
         <code className="w-14 shrink-0 font-mono font-semibold text-primary text-xs">{method.toUpperCase()}</code>
         <code className="break-all font-mono text-[0.8125rem]">{path}</code>
@@ -45,6 +52,7 @@ export function Call({ document, method, path, operation, parameters }: Props) {
             );
           })}
         </Part>
+        {open && <TryCall document={document} method={method} path={path} operation={operation} parameters={all} />}
       </div>
     </details>
   );

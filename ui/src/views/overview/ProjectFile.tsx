@@ -58,6 +58,7 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
           [
             ["sqlite3", t("exports.sqlite")],
             ["sql", t("exports.sql")],
+            ["pg.sql", t("exports.postgresql")],
             ["zip", t("exports.package")],
           ] as const
         ).map(([ending, name]) => (

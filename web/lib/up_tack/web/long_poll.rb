@@ -30,7 +30,11 @@ module UpTack
 
         private
 
-        def within(&) = Store::Deadline.within(&).tap { ActiveRecord::Base.connection_handler.clear_active_connections! }
+        def within(&)
+          Store::Deadline.within(&)
+        ensure
+          ActiveRecord::Base.connection_handler.clear_active_connections!
+        end
 
         # Whoever waits keeps no server from its end.
         def ending? = defined?(Puma::Server) && Puma::Server.current&.shutting_down?

@@ -7,8 +7,10 @@ module UpTack
       # same. Blank is NULL in both, and both let pass what comes to it.
       class Expressions
         # @param table [Core::Design::Table]
-        def initialize(table)
+        # @param dialect [Module] of Dialect::ALL
+        def initialize(table, dialect)
           @table = table
+          @dialect = dialect
         end
 
         # @param node [Core::Expression::Nodes::Node]
@@ -18,8 +20,7 @@ module UpTack
         def literal(node)
           case node.value
           when BigDecimal then Core::Numbers.digits(node.value)
-          when true then "1"
-          when false then "0"
+          when true, false then @dialect.answer(node.value)
           when String then node.value.ascii_only? ? "'#{node.value.gsub("'", "''")}'" : nil
           when nil then "NULL"
           end
@@ -45,7 +46,8 @@ module UpTack
 
         def comparison(node) =
           both(node.left, node.right) do |left, right|
-            "(#{left} #{node.sign} #{right}#{folded(node.left, node.right)})"
+            folded = [node.left, node.right].any? { |side| text?(side) }
+            folded ? @dialect.compared(left, node.sign, right) : "(#{left} #{node.sign} #{right})"
           end
 
         def logic(node) = both(node.left, node.right) { |left, right| "(#{left} #{node.word.upcase} #{right})" }
@@ -59,7 +61,9 @@ module UpTack
 
         def membership(node)
           value, *options = parts = node.children.map { |child| sql(child) }
-          parts.include?(nil) ? nil : "(#{value} COLLATE NOCASE IN (#{options.join(", ")}))"
+          return if parts.include?(nil)
+
+          text?(node.children.first) ? @dialect.among(value, options) : "(#{value} IN (#{options.join(", ")}))"
         end
 
         %i[aggregate fits person is_new join conditional call changed path text_test].each do |name|
@@ -84,8 +88,6 @@ module UpTack
         end
 
         # Texts are compared without regard to capitals.
-        def folded(*sides) = (sides.any? { |side| text?(side) }) ? " COLLATE NOCASE" : ""
-
         def text?(node)
           (node.is_a?(Core::Expression::Nodes::Literal) && node.value.is_a?(String)) ||
             (node.is_a?(Core::Expression::Nodes::Field) && @table.field(node.key)&.folded?)

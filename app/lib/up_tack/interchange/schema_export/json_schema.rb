@@ -29,7 +29,12 @@ module UpTack
         # What kinds of rule say of a field by themselves.
         def of_rules(field, table, said)
           rules = said.rest.select { |rule| rule.field == field.key && !rule.warning? && !rule.lets_old? }
-          rules.map { |rule| rule.json_schema(table) }.reduce({}, :merge)
+          rules.map { |rule| written(rule, table).merge(rule.json_schema(table)) }.reduce({}, :merge)
+        end
+
+        def written(rule, table)
+          expression = rule.text_expression(table, Core::Masks::CharacterClasses::PLAIN)
+          expression ? {"pattern" => "^(?:#{expression})$"} : {}
         end
 
         def property(field, said)

@@ -33,7 +33,7 @@ module UpTack
           value = ->(each) { field.values.dump(each) }
           constraints = {
             "required" => said.required,
-            "unique" => (true if said.unique == :exactly),
+            "unique" => (true if said.unique),
             "minimum" => said.least && value.call(said.least),
             "maximum" => said.greatest && value.call(said.greatest),
             "enum" => said.among&.map { |each| value.call(each) },

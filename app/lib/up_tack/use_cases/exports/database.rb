@@ -3,18 +3,19 @@
 module UpTack
   module UseCases
     module Exports
-      # All tables that the person may see whole, for other programs: as SQL, as one SQLite
+      # All tables that the person may see whole, for other programs: as SQL of SQLite or PostgreSQL, as one SQLite
       # file, or as a data package.
       class Database
         def initialize(workspace)
           @workspace = workspace
         end
 
-        # @param kind [Symbol] :sql, :sqlite or :package
+        # @param kind [Symbol] :sql, :postgresql, :sqlite or :package
         # @param file [File] open for writing
         # @return [void] when all of it is written, however long that takes
         def write(kind, file)
-          Store::Deadline.unhurried { (kind == :sql) ? sql(file) : public_send(kind, file.path) }
+          dialect = Interchange::SchemaExport::Dialect::ALL[kind]
+          Store::Deadline.unhurried { dialect ? sql(file, dialect) : public_send(kind, file.path) }
         end
 
         # @return [Array<Core::Design::Table>] linked ones before those that link to them, as far as there is such an
@@ -42,16 +43,18 @@ module UpTack
         end
 
         # @param io [#<<]
-        def sql(io)
-          io << "-- #{@workspace.project.name}, written by Up Tack " \
-            "on #{@workspace.clock.today.iso8601}.\nPRAGMA foreign_keys = OFF;\nBEGIN;\n\n"
-          tables.each do |table|
-            said = describe(table)
+        # @param dialect [Module] see Interchange::SchemaExport::Dialect
+        def sql(io, dialect = Interchange::SchemaExport::Dialect::Sqlite)
+          io << "-- #{@workspace.project.name}, written by Up Tack on #{@workspace.clock.today.iso8601}.\n"
+          io << dialect.before
+          described = tables.map { |table| [table, describe(table, dialect)] }
+          described.each do |table, said|
             io << said.create
             Store::RecordTable.new(table).each { |id, row| io << said.insert(id, row) }
             io << "\n"
           end
-          io << "COMMIT;\nPRAGMA foreign_keys = ON;\n"
+          described.each { |_, said| io << said.links }
+          io << dialect.after
         end
 
         # @param path [String] of the file, which must not be there yet
@@ -125,9 +128,12 @@ module UpTack
 
         def role = @workspace.person.role
 
-        def describe(table)
+        def describe(table, dialect = Interchange::SchemaExport::Dialect::Sqlite)
           Interchange::SchemaExport::Sql.new(
             table,
+            dialect: dialect,
+            repeats: ->(key) { repeats(table, key) },
+            astray: ->(rule) { astray(table, rule) },
             holds: ->(condition) do
               Store::Database.connection.select_value(
                 "SELECT COUNT(*) FROM #{Store::Database.connection.quote_table_name(table.key)} WHERE NOT " \
@@ -137,13 +143,29 @@ module UpTack
           )
         end
 
+        # Records whose text is another's, whatever the capitals.
+        def repeats(table, key)
+          column = Store::Database.connection.quote_column_name(key)
+          Store::Database.connection.select_value(
+            "SELECT COUNT(*) FROM (SELECT 1 FROM #{Store::Database.connection.quote_table_name(table.key)} " \
+              "WHERE #{column} IS NOT NULL GROUP BY lower(#{column}) HAVING COUNT(*) > 1)"
+          )
+        end
+
+        def astray(table, rule)
+          expression = rule.text_expression(table, Core::Masks::CharacterClasses::PLAIN)
+          pattern = Regexp.new("\\A(?:#{expression})\\z")
+          texts = Store::RecordTable.new(table).to_enum(:each).lazy.filter_map { |_, row| row[rule.field] }
+          texts.count { |text| !pattern.match?(text) }
+        end
+
         def column_value(value)
           case value
           when BigDecimal then value.frac.zero? ? value.to_i : value.to_f
           when true then 1
           when false then 0
           when Date, Core::DayTime then value.iso8601
-          when Time then value.getutc.strftime("%Y-%m-%d %H:%M:%S")
+          when Time then value.getutc.strftime("%Y-%m-%d %H:%M:%SZ")
           else value
           end
         end

@@ -6,6 +6,12 @@ module UpTack
       # The table that one part of a file could make: fields after what is declared of its columns and what their
       # values show.
       class TableProposal
+        # Names that stand there once each are those of the file's own records, also where records of the same names
+        # are here already.
+        class ForeignNames < KnownNames
+          def target(profile) = profile.unique? ? nil : super
+        end
+
         # @param part [Interchange::Collection::Part]
         # @param number [Integer] of the part
         # @param taken [Array<Array(String, String)>] keys and labels of tables that there are
@@ -37,7 +43,7 @@ module UpTack
           found = FileAnalysis.new(@workspace).call(@part.source, nil)
           proposed.rows = @part.rows || found.rows
           proposed.notes.concat(found.notes) unless @declared
-          guessed = NewTable.propose(found.profiles, KnownNames.new(@workspace))
+          guessed = NewTable.propose(found.profiles, ForeignNames.new(@workspace))
           keys = []
           found.profiles.zip(guessed).each do |profile, guess|
             next unless guess

@@ -10,6 +10,12 @@ module UpTack
           "LOWER" => /\A\p{Ll}\p{M}*\z/, "ALNUM" => /\A(\p{L}\p{M}*|\d)\z/, "ANY" => /\A\X\z/
         }.freeze
 
+        # The same as regular expressions have them that know letters by their property (ECMA-262 with `u`).
+        PLAIN = {
+          "DIGIT" => "[0-9]", "ALPHA" => "\\p{L}\\p{M}*", "UPPER" => "[\\p{Lu}\\p{Lt}]\\p{M}*",
+          "LOWER" => "\\p{Ll}\\p{M}*", "ALNUM" => "(?:\\p{L}\\p{M}*|[0-9])", "ANY" => "."
+        }.freeze
+
         # One of them, and several, in words.
         WORDS = {
           "DIGIT" => %w[digit digits],

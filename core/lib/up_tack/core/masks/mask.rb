@@ -54,6 +54,10 @@ module UpTack
           found.complete ? found.text : text
         end
 
+        # @param classes [Hash{String=>String}] the expression of each of CharacterClasses, in a dialect of those
+        # @return [String, nil] a regular expression for the whole text; nil where there is none of a bounded length
+        def expression(classes) = ClientMask.problem(self).nil? ? source(parts, classes) : nil
+
         # @return [String] in words
         def words = Phrases.describe(parts)
 
@@ -70,22 +74,29 @@ module UpTack
         end
 
         # @return [String] of a regular expression
-        def source(parts)
+        def source(parts, classes = nil)
           parts
             .map do |part|
               case part
               when Reader::Literal
-                Regexp.escape(part.characters.join)
+                escaped(part.characters.join, classes)
               when Reader::Optional
-                inner = source(part.parts)
+                inner = source(part.parts, classes)
                 nested = part.parts.length == 1 && part.parts.first.is_a?(Reader::Optional)
                 nested ? inner : "(?:#{inner})?"
               else
-                kind = CharacterClasses::ALL.fetch(part.name).source.delete_prefix("\\A").delete_suffix("\\z")
+                kind = classes ? classes.fetch(part.name) : own_class(part.name)
                 "(?:#{kind}){#{part.least},#{part.most}}"
               end
             end
             .join
+        end
+
+        def own_class(name) = CharacterClasses::ALL.fetch(name).source.delete_prefix("\\A").delete_suffix("\\z")
+
+        # Elsewhere only signs that mean something may be escaped.
+        def escaped(text, classes)
+          classes ? text.gsub(/[.*+?^${}()|\[\]\\\/]/) { |sign| "\\#{sign}" } : Regexp.escape(text)
         end
 
         def case_of(slot)

@@ -81,6 +81,10 @@ module UpTack
         # @return [Hash{String=>Object}] what it says of its field in JSON Schema, besides its sentence
         def json_schema(_table) = {}
 
+        # @param _classes [Hash{String=>String}] see Masks::Mask#expression
+        # @return [String, nil] a regular expression as which it has its field written
+        def text_expression(_table, _classes) = nil
+
         # @return [String, nil] a formula that is yes where it lets a record pass
         def as_condition(_table) = nil
 

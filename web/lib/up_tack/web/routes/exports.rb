@@ -10,6 +10,7 @@ module UpTack
       module Exports
         WHOLE = {
           "sql" => %w[sql application/sql],
+          "postgresql" => %w[pg.sql application/sql],
           "sqlite" => %w[sqlite3 application/vnd.sqlite3],
           "package" => %w[zip application/zip]
         }.freeze

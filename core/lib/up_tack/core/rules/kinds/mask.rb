@@ -62,6 +62,8 @@ module UpTack
 
           # @return [Masks::Mask]
           # @raise [Masks::Invalid]
+          def text_expression(_table, classes) = mask.expression(classes)
+
           def mask = @mask ||= Masks.read(@parts["mask"].to_s)
 
           def words(_table) = mask.words

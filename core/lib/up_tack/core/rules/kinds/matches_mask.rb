@@ -19,6 +19,8 @@ module UpTack
           def self.suits?(field, _table) = field.one_line?
 
           def reads(_table) = [field]
+          def text_expression(_table, classes) = mask.expression(classes)
+
           def mask = @mask ||= Masks.read(@parts["mask"].to_s)
           def words(_table) = Wording["written as %{words}", words: mask.words]
           def sentence(table) = Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
