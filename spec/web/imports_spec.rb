@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "support/processes"
 
 RSpec.describe "Files over HTTP" do
   include WebHelp
@@ -16,6 +17,15 @@ RSpec.describe "Files over HTTP" do
     )
     expect(status).to eq(201)
     JSON.parse(last_response.body)["id"]
+  end
+
+  # What comes of work that may be answered with a job.
+  def done(path, body = {})
+    answer = ask(:post, path, body)
+    return answer unless status == 202
+
+    Processes.until { (answer = ask(:get, "/api/jobs/#{answer["id"]}"))["state"] != "running" }
+    answer.fetch("report", answer)
   end
 
   let(:csv) {
@@ -133,7 +143,7 @@ RSpec.describe "Files over HTTP" do
 
   it "makes the tables of a file with their records, and hands out the rows that it refused" do
     id = bring("club.sql", File.read(UpTack::Installation.path("demo", "imports", "kiln_club.sql")))
-    look = ask(:post, "/api/imports/#{id}/tables/look")
+    look = done("/api/imports/#{id}/tables/look")
     expect(look["tables"].map { |table| table.values_at("key", "rows") }).to eq([["potters", 5], ["courses", 3],
       ["bookings", 6]])
     tables = look["tables"].map do |table|
@@ -146,18 +156,18 @@ RSpec.describe "Files over HTTP" do
       }}
     end
     tables[1]["fields"][3]["rules"] = [{"kind" => "limits", "high" => "5"}]
-    tried = ask(:post, "/api/imports/#{id}/tables", {tables: tables, keep: "none"})
+    tried = done("/api/imports/#{id}/tables", {tables: tables, keep: "none"})
     expect(tried["tables"].map { |table| table.values_at("made", "refused") }).to eq([[5, 0], [1, 2], [2, 4]])
     expect(tried["batch"]).to be_nil
     expect(ask(:get, "/api/tables").map { |table| table["key"] }).not_to include("potters")
-    text = ask(:get, "/api/imports/#{id}/refused?part=1")
-    expect(text.lines.map { |line| JSON.parse(line)["code"] }).to eq(%w[W-101 W-102])
-    made = ask(:post, "/api/imports/#{id}/tables", {tables: tables, keep: "passing"})
+    refused = ask(:get, "/api/imports/#{id}/refused?part=1")
+    expect(refused.map { |row| row["code"] }).to eq(%w[W-101 W-102])
+    made = done("/api/imports/#{id}/tables", {tables: tables, keep: "passing"})
     expect(ask(:get, "/api/tables/bookings/records")["records"].length).to eq(2)
-    expect(ask(:post, "/api/history/batches/#{made["batch"]}/undo")["undone"]).to be >= 8
-    unknown = ask(:post, "/api/imports/#{id}/tables", {tables: [tables[0].merge("number" => 9)], keep: "all"})
+    expect(done("/api/history/batches/#{made["batch"]}/undo")["undone"]).to be >= 8
+    unknown = done("/api/imports/#{id}/tables", {tables: [tables[0].merge("number" => 9)], keep: "all"})
     expect([status, unknown["title"]]).to match([422, /no table of this file/])
-    ask(:post, "/api/imports/#{id}/tables", {tables: [tables[0].merge("key" => "pieces")], keep: "all"})
+    done("/api/imports/#{id}/tables", {tables: [tables[0].merge("key" => "pieces")], keep: "all"})
     expect(status).to eq(422)
     sign_in_as("Bram Tolley")
     ask(:post, "/api/imports/#{id}/tables/look")
