@@ -166,5 +166,7 @@ RSpec.configure do |config|
     dump_failure(example) if example.exception
     page.execute_script("localStorage.clear()") if page.current_url.start_with?("http")
     Capybara.reset_sessions!
+    # Only now, so that what failed by another one can be looked at.
+    Capybara.use_default_driver
   end
 end

@@ -36,8 +36,6 @@ RSpec.describe "By finger and by ear" do
     nodes.first.values_at("role", "name").map { |each| each && each["value"].to_s }
   end
 
-  after { Capybara.use_default_driver }
-
   {
     "a form" => "/t/pieces/forms?form=all",
     "the grid" => "/t/pieces/records",
