@@ -117,25 +117,50 @@ RSpec.describe "A whole database" do
       CREATE TABLE "Größe, (x)" ("a b" INTEGER, "select" TEXT, "a  b" TEXT, PRIMARY KEY ("a b", "select"));
       CREATE TABLE pairs (one INTEGER, two TEXT, n INTEGER CHECK (n % 2 = 0), photo BLOB DEFAULT (randomblob(4)),
         grade TEXT DEFAULT 'A' CHECK (grade IN ('A', 'B')), big INTEGER,
+        state TEXT CHECK (state IN ('new', 'New', 'old')), made TEXT CHECK (made <> ''), CHECK (n / 3 < 9),
         FOREIGN KEY (one, two) REFERENCES "Größe, (x)");
       CREATE VIRTUAL TABLE found USING fts5(body);
+      CREATE UNIQUE INDEX one_big ON pairs (big);
+      CREATE UNIQUE INDEX by_capitals ON pairs (lower(two), grade);
       INSERT INTO "Größe, (x)" VALUES (1, 'x', 'y');
-      INSERT INTO pairs VALUES (1, 'x', 4, x'ff', NULL, 9007199254740993);
+      INSERT INTO pairs VALUES (1, 'x', 4, x'ff', NULL, 9007199254740993, 'New', NULL);
       CREATE TABLE "nothing" (only_column TEXT NOT NULL);
     SQL
     found, proposed = looked(brought(path))
     expect(proposed.map(&:name)).to eq(["Größe, (x)", "pairs", "nothing"])
     expect(proposed[0].rules.map(&:words)).to eq(["unique together: A b, Select"])
     expect(proposed[1].notes.join("\n")).to include(
-      "default of photo is not imported: randomblob(4)", "The link of one, two to Größe, (x)", "n % 2 = 0"
+      "default of photo is not imported: randomblob(4)", "The link of one, two to Größe, (x)", "n % 2 = 0", "n / 3 < 9",
+      "made <> ''"
     )
+    unique = proposed[1].fields.select { |field| field.rules.any? { |rule| rule.words == "unique" && !rule.doubtful } }
+    expect([unique.map(&:column), proposed[1].rules]).to eq([["big"], []])
     grade = proposed[1].fields.find { |field| field.column == "grade" }
     expect(grade).to have_attributes(type: "choice", choices: %w[A B])
     result = taken(brought(path), proposed.map(&:wish))
     expect(result.tables.map(&:made)).to eq([1, 1, 0])
     pair = records("pairs").first.last
-    expect(%w[grade photo big].map { |key| pair[key] }).to eq([nil, nil, "9007199254740993"])
+    expect(%w[grade photo big state made].map { |key| pair[key] }).to eq([nil, nil, "9007199254740993", "New", nil])
     expect(found.notes).to eq([])
+  end
+
+  it "takes linked tables first, whichever stands first in the file, and those in a circle one after the other" do
+    path = pots(<<~SQL)
+      CREATE TABLE shards (id INTEGER PRIMARY KEY, pot_id INTEGER NOT NULL REFERENCES pots(id));
+      CREATE TABLE pots (id INTEGER PRIMARY KEY, lid_id INTEGER NOT NULL REFERENCES lids(id));
+      CREATE TABLE lids (id INTEGER PRIMARY KEY, pot_id INTEGER NOT NULL REFERENCES pots(id));
+      INSERT INTO shards VALUES (7, 4), (8, 5);
+      INSERT INTO pots VALUES (4, 2), (5, 3);
+      INSERT INTO lids VALUES (2, 5), (3, 4);
+    SQL
+    upload = brought(path)
+    _, proposed = looked(upload)
+    result = taken(upload, proposed.map(&:wish))
+    expect(result.tables.map(&:key).last).to eq("shards")
+    expect(as_it_was(proposed).transform_values { |rows| rows.map { |row| row.map(&:to_i) } }).to eq(
+      "shards" => [[7, 4], [8, 5]], "pots" => [[4, 2], [5, 3]], "lids" => [[2, 5], [3, 4]]
+    )
+    expect(result.tables.flat_map(&:notes)).to match([/ is not required: its records are linked/])
   end
 
   it "refuses what is broken, and never comes in by half" do

@@ -23,6 +23,22 @@ module UpTack
 
           Source.open(path, name: file, options: options || {})
         end
+
+        # @param column [String] as its source calls it
+        # @return [Sql::Column, nil] what is declared of it
+        def declared_as(column) = headings[column]
+
+        # @param name [String] of a column, as it is declared
+        # @return [String, nil] as its source calls it
+        def heading(name) = declared && headings.key(declared.column(name.to_s))
+
+        private
+
+        # In a source, two columns of one name are told apart.
+        def headings
+          columns = declared&.columns || []
+          @headings ||= Source.columns(columns.map(&:name), name).first.zip(columns).to_h
+        end
       end
       # kind:: "database", "dump", "archive", "package" or "workbook"; parts:: Parts; notes:: for people
       Found = Struct.new(:kind, :parts, :notes, keyword_init: true)
@@ -89,12 +105,13 @@ module UpTack
       # @param counts [Hash{Symbol=>Integer}] of views:, triggers: and functions:
       # @return [Array<String>] a note for people, none where nothing is left out
       def left_out(counts)
+        views, triggers, functions = %i[views triggers functions].map { |kind| counts.fetch(kind, 0) }
         found = [
-          [:views, Core::Messages["interchange.collection.views", count: counts.fetch(:views, 0)]],
-          [:triggers, Core::Messages["interchange.collection.triggers", count: counts.fetch(:triggers, 0)]],
-          [:functions, Core::Messages["interchange.collection.functions", count: counts.fetch(:functions, 0)]]
-        ].select { |kind, _| counts.fetch(kind, 0).positive? }
-        found.empty? ? [] : [Core::Messages["interchange.collection.is_left_out", what: found.map(&:last).join(", ")]]
+          (Core::Messages["interchange.collection.views", count: views] if views.positive?),
+          (Core::Messages["interchange.collection.triggers", count: triggers] if triggers.positive?),
+          (Core::Messages["interchange.collection.functions", count: functions] if functions.positive?)
+        ].compact
+        found.empty? ? [] : [Core::Messages["interchange.collection.is_left_out", what: found.join(", ")]]
       end
 
       def workbook?(path) = entries(path).any? { |entry| %w[xl/workbook.xml content.xml].include?(entry) }

@@ -7,7 +7,7 @@ module UpTack
     module Sql
       # A column. type:: key of a field type, nil where its values tell; text:: whether it is declared as a text
       # required, key:: whether it is never blank, and the primary key; unique:: whether it has every value once
-      # longest:: characters; choices:: the only values; default:: see Default; note:: what could not be said
+      # longest:: characters; choices:: the only values; default:: see Default
       Column = Struct.new(:name, :type, :text, :required, :key, :unique, :longest, :choices, :default,
         keyword_init: true)
       # What a column has unless something else is said. value:: a text, number, true or false; formula:: or this
@@ -18,8 +18,8 @@ module UpTack
       # unique:: lists of columns that are unique together; notes:: for people
       Table = Struct.new(:name, :columns, :links, :checks, :unique, :notes, keyword_init: true) do
         # @return [Column, nil] by its name, whatever its capitals
-        def column(name) = columns.find { |each| each.name == name } ||
-          columns.find { |each| each.name.casecmp?(name) }
+        def column(name) =
+          columns.find { |each| each.name == name } || columns.find { |each| each.name.casecmp?(name) }
 
         # @return [Column, nil] the one column that is its primary key
         def key = columns.select(&:key).then { |found| found.first if found.one? }
@@ -45,7 +45,8 @@ module UpTack
         /\A(?:timestamp|datetime)/ => "moment",
         /\Adate\b/ => "date",
         /\Atime\b/ => "time",
-        /int|serial|\A(?:numeric|decimal|number|real|double|float|money|dec)\b/ => "number"
+        /\A(?:unsigned\s+)?(?:big|small|medium|tiny)?\s*(?:int|serial)/ => "number",
+        /\A(?:numeric|decimal|number|real|double|float|money|dec)\b/ => "number"
       }.freeze
       TEXTS = /char|text|clob|enum|uuid|string/
 

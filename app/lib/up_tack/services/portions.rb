@@ -27,11 +27,9 @@ module UpTack
           @progress = progress
         end
 
-        # @yield makes the batch
+        # @yield makes the batch, and the design that it needs: what becomes of the one becomes of the other
         # @return [Store::Batch]
-        def open(_total, _table = nil, back: nil)
-          yield
-        end # rubocop:disable Lint/UnusedMethodArgument -- goes with it all
+        def open(*, **) = yield
 
         # @return [void]
         def about(_table) = nil

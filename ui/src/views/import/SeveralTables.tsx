@@ -1,17 +1,16 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { type ImportedTables, importTables, type ProposedTable, proposeTables } from "../../api/imports";
+import { type ImportedTables, importTables, proposeTables } from "../../api/imports";
 import { useTables } from "../../api/queries";
 import { refresh } from "../../api/queryKeys";
 import { useFieldTypes } from "../../components/fieldTypes";
 import { HelpLink } from "../../components/HelpLink";
 import { useAttempt } from "../../components/useAttempt";
 import { sentences, t } from "../../words";
-import { type Choice, leftAtFirst, ProposedFields, wantedRules } from "./ProposedFields";
+import { leftAtFirst, wantedRules } from "./ProposedFields";
+import { type ChosenTable, OneTable, TableList } from "./ProposedTables";
 import { TablesOutcome } from "./TablesOutcome";
 
-type Field = ProposedTable["fields"][number] & Choice;
-type Chosen = Omit<ProposedTable, "fields"> & { fields: Field[]; taken: boolean };
 type Found = { name: string; notes: string[] };
 
 type Props = { file: string; onAnother: () => void };
@@ -26,7 +25,7 @@ export function SeveralTables({ file, onAnother }: Props) {
   const types = useFieldTypes();
   const { attempt, busy, failure } = useAttempt();
   const [found, setFound] = useState<Found | null>(null);
-  const [tables, setTables] = useState<Chosen[]>([]);
+  const [tables, setTables] = useState<ChosenTable[]>([]);
   const [shown, setShown] = useState(0);
   const [outcome, setOutcome] = useState<ImportedTables | null>(null);
   const kindOf = (type: string) => types.of(type).settings;
@@ -52,7 +51,7 @@ export function SeveralTables({ file, onAnother }: Props) {
     });
   }, [file]);
 
-  const change = (number: number, parts: Partial<Chosen>) => {
+  const change = (number: number, parts: Partial<ChosenTable>) => {
     setOutcome(null);
     setTables((now) => now.map((table) => (table.number === number ? { ...table, ...parts } : table)));
   };
@@ -61,11 +60,13 @@ export function SeveralTables({ file, onAnother }: Props) {
 
   const send = (keep: "none" | "all" | "passing") =>
     attempt(async () => {
-      const made = await importTables(file, { keep, tables: chosen.map((each) => wish(each, kindOf)) });
-      setOutcome(made);
-      if (made.batch !== null) refresh(client, "tables", "names", "map", "session");
+      const answer = await importTables(file, { keep, tables: chosen.map((each) => wish(each, kindOf)) });
+      setOutcome(answer);
+      if (answer.batch !== null) refresh(client, "tables", "names", "map", "session");
     });
-  const refused = outcome?.tables.reduce((sum, each) => sum + each.refused, 0) ?? 0;
+  const sum = (of: "made" | "refused") => outcome?.tables.reduce((all, each) => all + each[of], 0) ?? 0;
+  const made = sum("made");
+  const refused = sum("refused");
   const saved = outcome !== null && outcome.batch !== null;
 
   return (
@@ -94,7 +95,7 @@ export function SeveralTables({ file, onAnother }: Props) {
               <span className="quiet flex-1 text-xs">
                 {sentences.imports.several(
                   tables.length,
-                  tables.reduce((sum, each) => sum + each.rows, 0),
+                  tables.reduce((all, each) => all + each.rows, 0),
                 )}
               </span>
               {!saved && (
@@ -129,7 +130,7 @@ export function SeveralTables({ file, onAnother }: Props) {
                 >
                   {outcome ? t("imports.tryAgain") : t("imports.tryIt")}
                 </button>
-                {outcome && (
+                {outcome && made > 0 && (
                   <button
                     type="button"
                     className="btn btn-primary btn-sm"
@@ -137,7 +138,7 @@ export function SeveralTables({ file, onAnother }: Props) {
                     onClick={() => send(refused > 0 ? "passing" : "all")}
                   >
                     {refused > 0
-                      ? t("imports.savePassing", { count: outcome.tables.reduce((sum, each) => sum + each.made, 0) })
+                      ? t("imports.savePassing", { count: made })
                       : t("imports.saveTables", { count: chosen.length })}
                   </button>
                 )}
@@ -151,7 +152,7 @@ export function SeveralTables({ file, onAnother }: Props) {
 }
 
 /** A table as it is asked for. */
-function wish(table: Chosen, kindOf: (type: string) => readonly string[]) {
+function wish(table: ChosenTable, kindOf: (type: string) => readonly string[]) {
   const fields = table.fields.filter((field) => field.taken);
   return {
     number: table.number,
@@ -173,108 +174,4 @@ function wish(table: Chosen, kindOf: (type: string) => readonly string[]) {
       rules: wantedRules(field),
     })),
   };
-}
-
-type ListProps = {
-  tables: Chosen[];
-  shown: number;
-  onShow: (number: number) => void;
-  onChange: (number: number, parts: Partial<Chosen>) => void;
-};
-
-function TableList({ tables, shown, onShow, onChange }: ListProps) {
-  return (
-    <ul className="sheet max-h-[60vh] divide-y divide-base-300/60 overflow-auto" aria-label={t("imports.tables")}>
-      {tables.map((table) => (
-        <li
-          key={table.number}
-          className={`flex items-center gap-2 px-3 py-2 ${table.number === shown ? "bg-[var(--tint-lit)]" : ""}`}
-        >
-          <input
-            type="checkbox"
-            className="checkbox checkbox-xs"
-            aria-label={t("imports.take", { table: table.label })}
-            checked={table.taken}
-            disabled={table.problem !== null}
-            onChange={(event) => onChange(table.number, { taken: event.target.checked })}
-          />
-          <button
-            type="button"
-            className="min-w-0 flex-1 text-left"
-            aria-current={table.number === shown}
-            onClick={() => onShow(table.number)}
-          >
-            <span className={`block truncate ${table.taken ? "" : "opacity-60"}`}>{table.label}</span>
-            <span className="quiet block truncate text-xs">
-              {sentences.imports.inside(table.rows, table.fields.length)}
-            </span>
-          </button>
-          {(table.problem !== null || table.notes.length > 0) && (
-            <span className={`text-xs ${table.problem === null ? "text-secondary" : "text-error"}`}>
-              {t("imports.noteCount", { count: table.notes.length + (table.problem === null ? 0 : 1) })}
-            </span>
-          )}
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-function OneTable({ table, onChange }: { table: Chosen; onChange: (parts: Partial<Chosen>) => void }) {
-  const change = (column: string, parts: Partial<Choice>) =>
-    onChange({ fields: table.fields.map((field) => (field.column === column ? { ...field, ...parts } : field)) });
-  return (
-    <section className="sheet min-w-0" aria-label={table.label}>
-      <div className="flex flex-wrap items-end gap-4 border-base-300 border-b px-4 py-3">
-        <label className="flex w-64 max-w-full flex-col gap-1">
-          {t("imports.tableName")}
-          <input
-            className="input input-sm w-full"
-            value={table.label}
-            onChange={(event) => onChange({ label: event.target.value })}
-          />
-        </label>
-        <p className="quiet pb-1.5 text-xs">{t("imports.calledThere", { name: table.name })}</p>
-      </div>
-      {table.problem && (
-        <p className="px-4 py-2 text-error" role="alert">
-          {table.problem}
-        </p>
-      )}
-      {table.notes.length > 0 && (
-        <ul className="flex flex-col gap-1 px-4 py-2 text-secondary text-xs">
-          {table.notes.map((note) => (
-            <li key={note} className="break-words">
-              {note}
-            </li>
-          ))}
-        </ul>
-      )}
-      <div className="overflow-auto">
-        <ProposedFields fields={table.fields} rules={t("imports.rulesThere")} onChange={change} />
-      </div>
-      {table.rules.length > 0 && (
-        <div className="border-base-300 border-t px-4 py-2 text-[0.8125rem]">
-          <h3 className="mb-1 font-semibold text-secondary text-xs">{t("imports.rulesOfTable")}</h3>
-          {table.rules.map((rule) => (
-            <label key={rule.words} className="flex items-baseline gap-1.5">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-xs self-center"
-                checked={!rule.doubtful}
-                onChange={(event) =>
-                  onChange({
-                    rules: table.rules.map((each) =>
-                      each === rule ? { ...each, doubtful: !event.target.checked } : each,
-                    ),
-                  })
-                }
-              />
-              <span className="min-w-0 break-words">{rule.words}</span>
-            </label>
-          ))}
-        </div>
-      )}
-    </section>
-  );
 }

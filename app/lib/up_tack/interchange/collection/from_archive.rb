@@ -52,10 +52,7 @@ module UpTack
           input = zip.get_input_stream(entry)
           while (block = input.read(BLOCK))
             @left -= block.bytesize
-            if @left.negative?
-              raise Unreadable,
-                Core::Messages["interchange.collection.archive_is_too_large", name: @name]
-            end
+            raise Unreadable, Core::Messages["interchange.collection.archive_is_too_large", name: @name] if @left < 0
 
             file << block
           end

@@ -3,11 +3,12 @@
 module UpTack
   module Interchange
     module Collection
-      # The tables of a database of SQLite, which is only read, and of which nothing is run that it has brought along:
-      # no view, no trigger, no table that a program would have to make up.
+      # The tables of a database of SQLite, which is only read: none of its views and triggers is run, and no table is
+      # read that a program would have to make up.
       class FromDatabase
         TABLES = "SELECT name, sql FROM sqlite_master WHERE type = 'table' AND substr(name, 1, 7) <> 'sqlite_' " \
           "ORDER BY rowid"
+        INDEXES = "SELECT sql FROM sqlite_master WHERE type = 'index' AND tbl_name = ? AND sql IS NOT NULL"
         COUNTS = "SELECT type, count(*) FROM sqlite_master WHERE type IN ('view', 'trigger') GROUP BY type"
 
         # @param path [String]
@@ -45,7 +46,7 @@ module UpTack
 
         def part(name, sql, path)
           schema = Sql::Schema.new
-          schema.take(sql.to_s)
+          [sql, *@db.execute(INDEXES, [name]).flatten].each { |statement| schema.take(statement.to_s) }
           table = complete(schema.tables.first, name)
           stage = Staging.new(table, path)
           columns = table.columns.map { |column| quoted(column.name) }.join(", ")

@@ -5,14 +5,10 @@ module UpTack
     module Collection
       # Puts rows of a table into a file of its own, an object of JSON a line, each value as its column is declared.
       class Staging
-        NUMBER = /\A[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?\z/
-        YES = %w[t true y yes 1].freeze
-        NO = %w[f false n no 0].freeze
+        NUMBER = /\A#{Sql::Literals::FIGURES}\z/
+        ANSWERS = Core::Values::YesNo::WORDS.merge("t" => true, "f" => false).freeze
         NO_DAY = /\A0000-00-00/
         FRACTION = /(?<=\d\d:\d\d:\d\d)[.,]\d+/
-
-        # @return [Integer] of rows
-        attr_reader :rows
 
         # @param table [Sql::Table]
         # @param path [String]
@@ -69,18 +65,11 @@ module UpTack
         def text(column, value)
           value = value.scrub("\uFFFD").delete("\0")
           case column.type
-          when "yes_no" then answer(value)
+          when "yes_no" then ANSWERS.fetch(value.downcase, value)
           when "number" then value.match?(NUMBER) ? Sql::Number.new(value) : value
           when "date", "moment" then day(column, value)
           else value
           end
-        end
-
-        def answer(value)
-          folded = value.downcase
-          return true if YES.include?(folded)
-
-          NO.include?(folded) ? false : value
         end
 
         def day(column, value)

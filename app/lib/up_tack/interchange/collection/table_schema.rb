@@ -21,10 +21,18 @@ module UpTack
           links = Array(schema["foreignKeys"]).map do |each|
             to = each["reference"]
             Sql::Link.new(columns: Array(each["fields"]), references: Array(to["fields"]),
-              table: (to["resource"].to_s.empty? || to["resource"] == "self") ? name : to["resource"])
+              table: to["resource"].to_s.empty? ? name : to["resource"])
           end
-          Sql::Table.new(name: name, columns: columns, links: links, checks: ranges(schema["fields"]), unique: [],
-            notes: [])
+          Sql::Table.new(name: name, columns: columns, links: links, checks: ranges(schema["fields"]),
+            unique: (keys.length > 1) ? [keys] : [], notes: patterns(schema["fields"]))
+        end
+
+        def patterns(fields)
+          fields.filter_map do |field|
+            pattern = field.dig("constraints", "pattern") or next
+            Core::Messages["interchange.collection.pattern_is_not_taken", column: field["name"].to_s,
+              pattern: pattern.to_s[0, 200]]
+          end
         end
 
         def column(field, keys)

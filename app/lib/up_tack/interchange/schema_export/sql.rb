@@ -8,10 +8,11 @@ module UpTack
       class Sql
         # @param table [Core::Design::Table]
         # @param holds [Proc] takes a condition in SQL of SQLite, and says how many records it does not hold for
-        # @param repeats [Proc] takes the key of a field and says how many records share its value with another
+        # @param repeats [Proc] takes the key of a field, and whether capitals are the same as small letters, and says
+        #   how many values more than one record has
         # @param astray [Proc] takes a rule and says how many texts are not written as it says
         # @param dialect [Module] of Dialect::ALL
-        def initialize(table, holds: ->(_) { 0 }, repeats: ->(_) { 0 }, astray: ->(_) { 0 }, dialect: Dialect::Sqlite)
+        def initialize(table, holds: ->(_) { 0 }, repeats: ->(*) { 0 }, astray: ->(_) { 0 }, dialect: Dialect::Sqlite)
           @table = table
           @dialect = dialect
           @repeats = repeats
@@ -78,7 +79,7 @@ module UpTack
           parts = [name(field.key), @dialect.type(field)]
           parts << "NOT NULL" if said.required && @holds.call("#{name(field.key)} IS NOT NULL").zero?
           parts << "DEFAULT #{default(field, said)}" if default(field, said)
-          parts << "UNIQUE" if said.unique == :exactly && @repeats.call(field.key).zero?
+          parts << "UNIQUE" if said.unique == :exactly && @repeats.call(field.key, false).zero?
           parts << references(field) if field.link? && @dialect.links_inside?
           parts.join(" ")
         end
@@ -88,7 +89,7 @@ module UpTack
         # Unique whatever the capitals.
         def folded_indexes
           @table.kept_fields.filter_map do |field|
-            next unless @constraints.find(field.key).unique == :folded && @repeats.call(field.key).zero?
+            next unless @constraints.find(field.key).unique == :folded && @repeats.call(field.key, true).zero?
 
             "CREATE UNIQUE INDEX #{name("#{@table.key}_#{field.key}_unique")} ON #{name(@table.key)} " \
               "(lower(#{name(field.key)}));\n"

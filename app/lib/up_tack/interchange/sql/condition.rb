@@ -3,7 +3,7 @@
 module UpTack
   module Interchange
     module Sql
-      # A CHECK in the formula language, where both say the same.
+      # A CHECK in the formula language, where both say the same, but for capitals of texts that are compared.
       class Condition
         # It can't be said.
         class Unsaid < StandardError; end
@@ -66,10 +66,18 @@ module UpTack
         # Nothing equals an empty text; and 0 and 1 of a yes or no are those.
         def side(left, sign)
           right = sum
-          return "#{left} is #{"not " if sign == "<>"}blank" if right == '""' && %w[= <>].include?(sign)
+          return empty(left, sign) if right == '""'
 
           right = {"0" => "no", "1" => "yes"}.fetch(right, right) if @types[left] == "yes_no"
           "#{left} #{sign} #{right}"
+        end
+
+        # A CHECK lets NULL pass, which is blank as an empty text is: where there may be NULL, it can't be said.
+        def empty(left, sign)
+          return "#{left} is blank" if sign == "="
+
+          required = @table.columns.any? { |column| column.required && @keys[column.name] == left }
+          (sign == "<>" && required) ? "#{left} is not blank" : raise(Unsaid)
         end
 
         def blank(left)
@@ -110,7 +118,8 @@ module UpTack
         end
 
         def sum = chained(%w[+ -]) { product }
-        def product = chained(%w[* /]) { single }
+        # There, whole numbers are divided without a rest.
+        def product = chained(%w[*]) { single }
 
         def chained(signs)
           found = yield

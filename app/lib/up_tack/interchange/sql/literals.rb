@@ -6,7 +6,8 @@ module UpTack
       # Values as they stand in statements.
       module Literals
         ESCAPED = {"n" => "\n", "r" => "\r", "t" => "\t", "0" => "", "b" => "\b", "f" => "\f", "Z" => "\x1A"}.freeze
-        NUMBER = /[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?(?=\s*(?:[,):]|\z))/i
+        FIGURES = /[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/i
+        NUMBER = /#{FIGURES}(?=\s*(?:[,):]|\z))/
         # Values that are not text, and were left out.
         LEFT = Object.new.freeze
 
@@ -72,15 +73,17 @@ module UpTack
             scan.skip(/\s*,/)
           end
           case name
-          when "replace" then (values.all?(String) && values.length == 3) ? values[0].gsub(values[1]) {
-            values[2]
-          } : LEFT
+          when "replace" then replaced(values)
           when "char", "chr" then values.all?(Number) ? values.map { |each| each.text.to_i }.pack("U*") : LEFT
           when "unistr" then values.first.is_a?(String) ? unescaped(values.first) : LEFT
           else LEFT
           end
         rescue RangeError
           LEFT
+        end
+
+        def replaced(values)
+          (values.length == 3 && values.all?(String)) ? values[0].gsub(values[1]) { values[2] } : LEFT
         end
 
         # Up to the end of what is no value.

@@ -7,6 +7,8 @@ module UpTack
       class Schema
         # Objects that are no tables, which are counted.
         OTHERS = {"VIEW" => :views, "TRIGGER" => :triggers, "FUNCTION" => :functions, "PROCEDURE" => :functions}.freeze
+        # Words between CREATE and what is made.
+        BETWEEN = %w[OR REPLACE GLOBAL LOCAL TEMP TEMPORARY UNLOGGED MATERIALIZED VIRTUAL].freeze
 
         # @return [Hash{Symbol=>Integer}] how many there were of what is left out
         attr_reader :left_out
@@ -42,10 +44,7 @@ module UpTack
         private
 
         def create
-          @tokens.take while %w[OR REPLACE GLOBAL LOCAL TEMP TEMPORARY UNLOGGED MATERIALIZED VIRTUAL].any? { |word|
-            (@virtual = word == "VIRTUAL") if @tokens.is?(word)
-            @tokens.is?(word)
-          }
+          @tokens.take while BETWEEN.any? { |word| @tokens.is?(word) }
           if @tokens.pass?("TABLE") then create_table
           elsif @tokens.pass?("TYPE") then create_type
           elsif @tokens.pass?("UNIQUE", "INDEX") then create_index
@@ -101,17 +100,19 @@ module UpTack
           only(@tokens.names)
         end
 
+        # What is unique by a calculation says nothing of its columns.
         def only(names)
-          found = names.filter_map { |name| @table.column(name) }
-          return if found.empty?
+          found = names.map { |name| name && @table.column(name) }
+          return if found.empty? || found.include?(nil)
 
           found.one? ? found.first.unique = true : @table.unique << found.map(&:name)
         end
 
         def primary(names)
-          found = names.filter_map { |name| @table.column(name) }
+          found = names.compact.filter_map { |name| @table.column(name) }
           found.each { |column| column.required = true }
-          found.one? ? found.first.key = found.first.unique = true : only(names)
+          found.first.key = true if found.one?
+          only(names)
         end
 
         def link(columns)
@@ -136,14 +137,14 @@ module UpTack
         # Words after which a type has come to its end.
         AFTER = %w[
           NOT NULL PRIMARY UNIQUE DEFAULT CHECK REFERENCES CONSTRAINT COLLATE GENERATED AS AUTOINCREMENT AUTO_INCREMENT
-          COMMENT ON CHARACTER_SET
+          COMMENT ON
         ].freeze
 
         def type_of_column
           said = +""
           until @tokens.done? || @tokens.is?(",") || @tokens.is?(")")
             token = @tokens.peek
-            break if token.kind == :word && AFTER.include?(token.text) && !(said.empty? && token.text == "CHARACTER")
+            break if token.kind == :word && AFTER.include?(token.text)
 
             if @tokens.is?("(")
               said << "(#{@tokens.bracketed})"
@@ -156,13 +157,7 @@ module UpTack
         end
 
         def enumerated(declared)
-          list = declared[/\Aenum\s*\((.*)\)\z/im, 1] or return
-          inner = Tokens.new(list, escapes: @escapes)
-          found = []
-          while (token = inner.take)
-            found << token.text if token.kind == :text
-          end
-          found
+          list = declared[/\Aenum\s*\((.*)\)/im, 1] and Tokens.new(list, escapes: @escapes).texts
         end
 
         # @return [Boolean] whether something was passed
@@ -240,12 +235,7 @@ module UpTack
           name = @tokens.name or return
           return unless @tokens.pass?("AS", "ENUM")
 
-          inner = Tokens.new(@tokens.bracketed)
-          found = []
-          while (token = inner.take)
-            found << token.text if token.kind == :text
-          end
-          @choices[name.downcase] = found
+          @choices[name.downcase] = Tokens.new(@tokens.bracketed, escapes: @escapes).texts
         end
 
         def create_index

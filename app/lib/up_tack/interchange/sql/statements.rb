@@ -29,7 +29,6 @@ module UpTack
         def escapes? = @mysql
 
         # @yield [Symbol, String] :statement, or :row for a line of rows
-        # @yieldparam place [Integer] bytes that were read
         # @raise [Unreadable]
         def each(&block)
           File.open(@path, "rb") do |file|
@@ -62,17 +61,15 @@ module UpTack
         def finish(found)
           case (sign = @buffer[found, 2])
           when /\A;/ then found + 1
-          when "--" then @buffer.index("\n", found) || (@file.eof? ? @buffer.length : nil)
+          when "--" then end_of_line(found)
           when "/*" then @buffer.index("*/", found + 2)&.+(2)
-          when /\A#/ then if @mysql
-                            @buffer.index("\n", found) || (@file.eof? ? @buffer.length : nil)
-                          else
-                            found + 1
-                          end
+          when /\A#/ then @mysql ? end_of_line(found) : found + 1
           when /\A\$/ then dollar(found)
           else quoted(sign[0], found)
           end
         end
+
+        def end_of_line(found) = @buffer.index("\n", found) || (@file.eof? ? @buffer.length : nil)
 
         def dollar(found)
           tag = @buffer.match(/\G\$\w*\$/n, found)[0]
@@ -134,35 +131,31 @@ module UpTack
         def copied
           @buffer = @buffer.byteslice(@start..)
           @start = @at = 0
-          skip_line
-          while (line = line())
-            break if line.chomp == "\\."
+          next_line # what is left of the command's own
+          while (line = next_line)
+            break if line == "\\."
 
-            yield :row, text(line.chomp), place
+            yield :row, text(line)
           end
         end
 
-        def skip_line = line
-
-        def line
+        # @return [String, nil] without its end; nil where there is none
+        def next_line
           until (finish = @buffer.index("\n", @at))
-            if @file.eof?
-              return @buffer.byteslice(@at..).tap {
-                @start = @at = @buffer.length
-              }.then { _1 unless _1.empty? }
-            end
+            break if @file.eof?
 
             @buffer = @buffer.byteslice(@at..) << @file.read(BLOCK)
             @at = 0
           end
-          found = @buffer.byteslice(@at, finish + 1 - @at)
-          @start = @at = finish + 1
+          return if finish.nil? && @at == @buffer.length
+
+          finish ||= @buffer.length
+          found = @buffer.byteslice(@at, finish - @at).delete_suffix("\r")
+          @start = @at = [finish + 1, @buffer.length].min
           found
         end
 
-        def tell(statement) = yield(:statement, text(statement), place)
-
-        def place = @file.pos - (@buffer.length - @start)
+        def tell(statement) = yield(:statement, text(statement))
 
         # What is not UTF-8 is what databases had before it.
         def text(bytes)

@@ -55,19 +55,22 @@ module UpTack
           found
         end
 
-        # @return [Array<String>] names in brackets, whatever stands behind each
+        # @return [Array<String, nil>] names in brackets, whatever stands behind each; nil for what is none
         def names
           return [] unless pass?("(")
 
           found = []
           until done?
-            found << name
+            found << (is?("(", 1) ? nil : name)
             skip_to(",", ")")
             break unless pass?(",")
           end
           pass?(")")
-          found.compact
+          found
         end
+
+        # @return [Array<String>] all texts that follow
+        def texts = @tokens.drop(@at).select { |token| token.kind == :text }.map(&:text)
 
         # @return [String] what stands in brackets, as it was written
         def bracketed

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "tsort"
+
 module UpTack
   module UseCases
     module Exports
@@ -25,21 +27,8 @@ module UpTack
             @workspace.project.tables.select do |table|
               table.allows?(role, :see) && table.fields.all? { |field| field.allows?(role, :see) }
             end
-          sorted = []
-          visit =
-            lambda do |table, path|
-              next if sorted.include?(table) || path.include?(table)
-
-              table
-                .fields
-                .select(&:link?)
-                .each do |field|
-                  (other = open.find { |each| each.key == field.target }) && visit.call(other, [*path, table])
-                end
-              sorted << table
-            end
-          open.each { |table| visit.call(table, []) }
-          sorted
+          linked = ->(table, &block) { open.select { |each| leads?(table, each.key) }.each(&block) }
+          TSort.strongly_connected_components(open.method(:each), linked).flatten
         end
 
         # @param io [#<<]
@@ -126,13 +115,15 @@ module UpTack
 
         private
 
+        def leads?(table, key) = table.fields.any? { |field| field.link? && field.target == key }
+
         def role = @workspace.person.role
 
         def describe(table, dialect = Interchange::SchemaExport::Dialect::Sqlite)
           Interchange::SchemaExport::Sql.new(
             table,
             dialect: dialect,
-            repeats: ->(key) { repeats(table, key) },
+            repeats: ->(key, folded) { repeats(table, key, folded) },
             astray: ->(rule) { astray(table, rule) },
             holds: ->(condition) do
               Store::Database.connection.select_value(
@@ -143,12 +134,13 @@ module UpTack
           )
         end
 
-        # Records whose text is another's, whatever the capitals.
-        def repeats(table, key)
+        # Values that more than one record has.
+        def repeats(table, key, folded)
           column = Store::Database.connection.quote_column_name(key)
+          value = folded ? "lower(#{column})" : column
           Store::Database.connection.select_value(
             "SELECT COUNT(*) FROM (SELECT 1 FROM #{Store::Database.connection.quote_table_name(table.key)} " \
-              "WHERE #{column} IS NOT NULL GROUP BY lower(#{column}) HAVING COUNT(*) > 1)"
+              "WHERE #{column} IS NOT NULL GROUP BY #{value} HAVING COUNT(*) > 1)"
           )
         end
 

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "tsort"
+
 module UpTack
   module UseCases
     module Imports
@@ -29,11 +31,12 @@ module UpTack
           check(tables)
           @keys = tables.map { |table| table["key"] }
           @wishes = tables.map { |table| wish(table) }
-          order
+          @ordered = order
+          @ordered.each_with_index { |wish, index| settle(wish, @ordered.first(index).map(&:key)) }
           @wishes.each { |wish| wish.design = design(wish) }
         end
 
-        # @return [Array<Wish>] linked ones before those that link to them, as far as there is such an order
+        # @return [Array<Wish>] linked ones before those that link to them; in a circle, any one of it is first
         attr_reader :ordered
 
         # @param table [String] key
@@ -46,9 +49,8 @@ module UpTack
         def summary(file)
           return if @wishes.one?
 
-          "#{@wishes.length} tables added from #{file[0, 80]}: #{@wishes.map { |each|
-            each.design["label"]
-          }.join(", ")}"
+          labels = @wishes.map { |each| each.design["label"] }
+          "#{labels.length} tables added from #{file[0, 80]}: #{labels.join(", ")}"
         end
 
         private
@@ -91,37 +93,25 @@ module UpTack
         end
 
         def order
-          @ordered = []
-          until @ordered.length == @wishes.length
-            open = @wishes - @ordered
-            # Where none is free of links to others, there is a circle: one with the fewest begins.
-            @ordered << (open.find { |wish| waits(wish, open).empty? } || open.min_by { |wish|
-              waits(wish, open).length
-            })
-            settle(@ordered.last)
-          end
+          linked = ->(wish, &block) { @wishes.select { |each| leads?(wish, each.key) }.each(&block) }
+          TSort.strongly_connected_components(@wishes.method(:each), linked).flatten
         end
 
-        def waits(wish, open) =
-          wish.fields.select { |field|
-            field.refers && field.target != wish.key && open.any? {
-              _1.key == field.target
-            }
-          }
+        def leads?(wish, key) = wish.fields.any? { |field| field.refers && field.target == key }
 
-        def settle(wish)
-          there = @ordered.map(&:key) - [wish.key]
+        # @param there [Array<String>] keys of tables whose records are there before its own
+        def settle(wish, there)
           wish.later = wish.fields.select { |field| field.refers && !there.include?(field.target) }
           wish.now = (wish.fields - wish.later).to_h { |field| [field.column, field] }
         end
 
         def design(wish)
           rules = wish.design["rules"].select { |rule| rule.is_a?(Hash) }.group_by { |rule| rule["field"] }
+          later = wish.later.map(&:key)
           fields = wish.design["fields"].map do |field|
             own = Array(field["rules"]) + (rules[field["key"]] || []).map { |rule| rule.except("field") }
-            field.slice(*PARTS).merge("rules" => (wish.later.any? {
-              _1.key == field["key"]
-            }) ? not_required(wish, field, own) : own)
+            own = not_required(wish, field, own) if later.include?(field["key"])
+            field.slice(*PARTS).merge("rules" => own)
           end
           {"label" => wish.design["label"], "key" => wish.key, "fields" => fields}
         end

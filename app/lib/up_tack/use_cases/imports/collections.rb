@@ -3,7 +3,7 @@
 module UpTack
   module UseCases
     module Imports
-      # A file with several tables that was brought in: what tables it could make.
+      # A file with several tables that was uploaded: what tables it could make.
       class Collections
         # A table. number:: of the part; key, label:: of the table to be made; rows:: how many, about
         # fields:: Fields; rules:: NewTable::Suggestions with the "field" that they stand at; notes:: for people
@@ -30,6 +30,12 @@ module UpTack
           def values = Core::Values[type]
         end
 
+        # Names that stand there once each are those of the file's own records, also where records of the same names
+        # are here already.
+        class ForeignNames < KnownNames
+          def target(profile) = profile.unique? ? nil : super
+        end
+
         # @param upload [Uploads::Upload]
         def self.open(upload) =
           Interchange::Collection.open(upload.path, name: upload.name, folder: "#{upload.path}.parts")
@@ -48,8 +54,9 @@ module UpTack
           found = Collections.open(upload)
           @progress.begin(upload.name, "", found.parts.length)
           taken = @workspace.project.tables.map { |table| [table.key, table.label] }
+          names = ForeignNames.new(@workspace)
           proposed = found.parts.each_with_index.map do |part, number|
-            TableProposal.new(@workspace, part, number, taken).call.tap do |table|
+            TableProposal.new(@workspace, part, number, taken: taken, names: names).call.tap do |table|
               taken += [[table.key, table.label]]
               @progress.advance(1)
             end

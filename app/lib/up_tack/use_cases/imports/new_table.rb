@@ -64,6 +64,14 @@ module UpTack
           profile.samples.first.match?(/\A[-+]?\s*\d/) ? {"after" => unit} : {"before" => unit}
         end
 
+        # @param texts [Array<String>]
+        # @return [Array<String>, nil] those as choices; nil where one is too long, or two can't be told apart
+        def self.choices(texts)
+          found = texts.map(&:strip).reject(&:empty?).uniq
+          apart = found.uniq { |text| Core::Unicode.folded(text) } == found
+          found if found.any? && apart && found.all? { |text| text.length <= Core::Design::Names::LONGEST_LABEL }
+        end
+
         def self.type(profile)
           case profile.kind_of_all
           when "number", "date", "moment", "time" then [profile.kind_of_all, nil]
@@ -72,12 +80,10 @@ module UpTack
             return ["long_text", nil] if profile.several_lines? || profile.longest > LONG
 
             few = profile.distinct
-            if profile.filled >= ENOUGH && few && few.length <= MOST_CHOICES && few.length * 3 <= profile.filled &&
-                few.keys.all? { |each| each.length <= 40 }
-              ["choice", few.keys]
-            else
-              ["text", nil]
-            end
+            open = profile.filled >= ENOUGH && few && few.length <= MOST_CHOICES && few.length * 3 <= profile.filled &&
+              few.keys.all? { |each| each.length <= 40 }
+            found = open ? choices(few.keys) : nil
+            found ? ["choice", found] : ["text", nil]
           end
         end
 

@@ -9,6 +9,7 @@ module UpTack
         # Different values of a column that are compared, at most.
         MOST = 200_000
         SUFFIX = /[\s_-]*(?:id|code|no|nr|number|key|ref)\z/i
+        KEY = /(?:\A|[\s_-])(?:id|code|no|nr|number|key|ref)\z/i
 
         # @param parts [Array<Interchange::Collection::Part>]
         # @param proposed [Array<Collections::Proposed>]
@@ -37,7 +38,10 @@ module UpTack
           end
         end
 
-        def column(table, name) = table.fields.find { |field| field.column.casecmp?(name.to_s) }
+        def column(table, name)
+          heading = @parts[table.number].heading(name)
+          heading && table.fields.find { |field| field.column == heading }
+        end
 
         # A link has a name of its own: that of the column without what makes it a key.
         def join(table, field, to, refers)
@@ -75,19 +79,28 @@ module UpTack
           text.sub(SUFFIX, "").then { |short| short.empty? ? text : short }.gsub(/[^\p{L}\p{N}]/, "")
         end
 
+        # Whether a column may be a key, or have those of another table, by its name.
+        def called?(table, column)
+          @called ||= @proposed.flat_map { |each|
+            [*names(each), *each.fields.map(&:column).grep(KEY).map { |key| plain(key) }]
+          }.to_set
+          column.match?(KEY) || @called.include?(plain(column)) ||
+            @parts[table.number].declared_as(column)&.key
+        end
+
         # @return [String, nil] the column by which records of a table are known
         def key(table)
           @keys ||= {}
           @keys.fetch(table.number) do
-            declared = @parts[table.number].declared&.key&.name
-            @keys[table.number] = declared || table.fields.first(3).map(&:column).find { |column| key?(table, column) }
+            part = @parts[table.number]
+            @keys[table.number] = part.heading(part.declared&.key&.name) ||
+              table.fields.first(3).map(&:column).find { |column| key?(table, column) }
           end
         end
 
         def key?(table, column)
-          column.match?(/(?:\A|[\s_-])(?:id|code|no|nr|number|key|ref)\z/i) && values(table)[column]&.then { |found|
-            found[:unique] && found[:all].any?
-          }
+          found = values(table)[column] if column.match?(KEY)
+          found && found[:unique] && found[:all].any?
         end
 
         def within?(table, field, to, key)
@@ -104,8 +117,8 @@ module UpTack
 
         def collected(table)
           source = @parts[table.number].source
-          found = source.columns.to_h { |column| [column, {unique: true, all: Set.new}] }
-          open = source.columns.each_with_index.to_a
+          open = source.columns.each_with_index.select { |column, _| called?(table, column) }
+          found = open.to_h { |column, _| [column, {unique: true, all: Set.new}] }
           source.each_row do |row, _|
             open.reject! do |column, place|
               text = Interchange::Profile.text(row.cells[place]).strip

@@ -29,7 +29,8 @@ module UpTack
         private
 
         def together(table, columns)
-          first, *others = columns.map { |name| table.fields.find { |field| field.column == name } }
+          part = @parts[table.number]
+          first, *others = columns.map { |name| table.fields.find { |field| field.column == part.heading(name) } }
           return if first.nil? || others.include?(nil)
 
           words = "unique together: #{[first, *others].map(&:label).join(", ")}"
@@ -40,7 +41,7 @@ module UpTack
           return if declared.checks.empty?
 
           keys = declared.columns.filter_map { |column|
-            field = table.fields.find { |each| each.column == column.name }
+            field = table.fields.find { |each| @parts[table.number].declared_as(each.column).equal?(column) }
             # A link is compared with links alone.
             [column.name, field.key] if field && !field.link?
           }.to_h
@@ -68,7 +69,9 @@ module UpTack
           list = formula.match(LIST) or return false
           return false unless field.values.one_line? || field.values.listed?
 
-          values = list[2].scan(/"((?:[^"]|"")*)"/).flatten.map { |value| value.gsub('""', '"') }
+          values = NewTable.choices(list[2].scan(/"((?:[^"]|"")*)"/).flatten.map { |value| value.gsub('""', '"') })
+          return false unless values
+
           field.type = "choice"
           field.choices = values
           field.rules = field.rules.select { |each| %w[required unique default].include?(each.parts["kind"]) }

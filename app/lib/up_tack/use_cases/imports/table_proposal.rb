@@ -6,20 +6,16 @@ module UpTack
       # The table that one part of a file could make: fields after what is declared of its columns and what their
       # values show.
       class TableProposal
-        # Names that stand there once each are those of the file's own records, also where records of the same names
-        # are here already.
-        class ForeignNames < KnownNames
-          def target(profile) = profile.unique? ? nil : super
-        end
-
         # @param part [Interchange::Collection::Part]
         # @param number [Integer] of the part
         # @param taken [Array<Array(String, String)>] keys and labels of tables that there are
-        def initialize(workspace, part, number, taken)
+        # @param names [KnownNames]
+        def initialize(workspace, part, number, taken:, names:)
           @workspace = workspace
           @part = part
           @number = number
           @taken = taken
+          @names = names
           @declared = part.declared
         end
 
@@ -43,7 +39,7 @@ module UpTack
           found = FileAnalysis.new(@workspace).call(@part.source, nil)
           proposed.rows = @part.rows || found.rows
           proposed.notes.concat(found.notes) unless @declared
-          guessed = NewTable.propose(found.profiles, ForeignNames.new(@workspace))
+          guessed = NewTable.propose(found.profiles, @names)
           keys = []
           found.profiles.zip(guessed).each do |profile, guess|
             next unless guess
@@ -54,7 +50,7 @@ module UpTack
         end
 
         def field(profile, guess, keys)
-          said = column(profile.name)
+          said = @part.declared_as(profile.name)
           label = (@declared && @part.label.nil?) ? NewTable.label(readable(guess.label), labels) : guess.label
           labels << label
           type, choices = said ? declared_type(said, profile, guess) : [guess.type, guess.choices]
@@ -68,13 +64,10 @@ module UpTack
 
         def labels = @labels ||= []
 
-        # @return [Interchange::Sql::Column, nil]
-        def column(name) =
-          @declared&.columns&.find { |each| each.name.strip.gsub(/\s+/, " ")[0, 200] == name }
-
         # What the values show goes before what is declared, where those are not texts that only look so.
         def declared_type(said, profile, guess)
-          return ["choice", (said.choices + (profile.distinct || {}).keys).uniq] if said.choices&.any?
+          choices = NewTable.choices([*said.choices, *profile.distinct&.keys]) if said.choices&.any?
+          return ["choice", choices] if choices
           return [said.type || "text", nil] if profile.filled.zero?
           return [guess.type, guess.choices] if guess.type == "link"
 
@@ -91,15 +84,14 @@ module UpTack
           rules = [
             (suggestion({"kind" => "required"}, "always filled", general: true) if said.required),
             (suggestion({"kind" => "unique"}, "unique", general: true) if said.unique),
-            (if said.longest && type == "text"
-               suggestion({"kind" => "length", "most" => said.longest},
-                 "at most #{said.longest} characters")
-             end),
+            (length(said.longest) if said.longest && type == "text"),
             default(said.default, type)
           ].compact
           others = guess.rules.reject { |each| rules.any? { |rule| rule.parts["kind"] == each.parts["kind"] } }
           rules + others.each { |each| each.doubtful = true }
         end
+
+        def length(most) = suggestion({"kind" => "length", "most" => most}, "at most #{most} characters")
 
         def suggestion(parts, words, **more) = NewTable::Suggestion.new(parts: parts, words: words, **more)
 
@@ -112,10 +104,9 @@ module UpTack
             return suggestion({"kind" => "default", "formula" => said.formula}, "starts as #{said.formula}")
           end
           value = plain_default(said.value, type)
-          unless value.nil?
-            suggestion({"kind" => "default", "value" => value},
-              "starts as #{Interchange::Profile.text(value)}")
-          end
+          return if value.nil?
+
+          suggestion({"kind" => "default", "value" => value}, "starts as #{Interchange::Profile.text(value)}")
         end
 
         def plain_default(value, type)

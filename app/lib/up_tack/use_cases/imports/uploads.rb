@@ -101,8 +101,8 @@ module UpTack
           end
         end
 
-        # Bytes of the files that wait already.
-        def waiting = Dir[File.join(@folder, "*")].sum { |path| File.size(path) }
+        # Bytes of the files that wait already, and of what was made of them.
+        def waiting = Dir[File.join(@folder, "**", "*")].sum { |path| File.file?(path) ? File.size(path) : 0 }
       end
     end
   end

@@ -19,10 +19,11 @@ module UpTack
           # The log as programs follow it, from a place on; one that has nothing to tell may wait for it.
           app.get("/api/changes") do
             asked = params[:after].to_s
-            changes = changes_seen
-            place = {"" => changes.class.first, changes.class::NOW => changes.class.latest}.fetch(asked, asked)
-            LongPoll.wait(number_in_query("wait") || 0) { changes.any?(place) }
-            found = Store::Deadline.within { changes.page(place, CHANGES) }
+            log = UseCases::History::Changes
+            place = {"" => log.first, log::NOW => log.latest}.fetch(asked, asked)
+            LongPoll.wait(number_in_query("wait") || 0) { changes_seen.any?(place) }
+            workspace.renew # What may be seen may be another thing by now.
+            found = Store::Deadline.within { changes_seen.page(place, CHANGES) }
             json({changes: Render::Entry.new(workspace).all(found.entries), next: found.place, more: found.more})
           rescue UseCases::History::Changes::Restored => e
             problem(410, "restored", e.message)
