@@ -15,6 +15,7 @@ module UpTack
         # @param table [Design::Table] whose rules are sound
         def initialize(table)
           @table = table
+          @known = KnownCases.new(table)
         end
 
         # @return [Array<Notice>]
@@ -40,10 +41,13 @@ module UpTack
               .map { |rule| Conditions::OverlapAnalysis::Clause.new(rule, rule.speaks_while(field.key)) }
           return [] if speakers.length < 2 || speakers.none?(&:condition)
 
-          found = Conditions::OverlapAnalysis.new(@table, speakers)
-          ids = speakers.map { |speaker| speaker.rule.id }
-          [notice("gap", ids, field, found.gaps, Wording["No rule sets %{field}", field: label(field)]),
-            *overlaps(field, found)].compact
+          rules = speakers.map(&:rule)
+          acting = rules.sort_by { |rule| order.index(rule) || 0 }
+          @known.find(["group", field.key, rules.map(&:id)], acting, speakers.map(&:condition)) do
+            found = Conditions::OverlapAnalysis.new(@table, speakers)
+            words = Wording["No rule sets %{field}", field: label(field)]
+            [notice("gap", rules.map(&:id), field, found.gaps, words), *overlaps(field, found)].compact
+          end
         end
 
         def overlaps(field, found)
@@ -77,13 +81,11 @@ module UpTack
           branches, ending = chain(Expression.parse(rule.attributes["formula"]))
           return [] if branches.length < 2 || !(ending.is_a?(Expression::Nodes::Literal) && ending.value.nil?)
 
-          found =
-            Conditions::OverlapAnalysis.new(
-              @table,
-              branches.map { |condition| Conditions::OverlapAnalysis::Clause.new(rule, condition) },
-              in_order: true
-            )
-          [notice("gap", [rule.id], field, found.gaps, Wording["%{field} is blank", field: label(field)])].compact
+          @known.find(["chain", field.key], [rule], branches) do
+            clauses = branches.map { |condition| Conditions::OverlapAnalysis::Clause.new(rule, condition) }
+            found = Conditions::OverlapAnalysis.new(@table, clauses, in_order: true)
+            [notice("gap", [rule.id], field, found.gaps, Wording["%{field} is blank", field: label(field)])].compact
+          end
         end
 
         def chain(node, branches = [])
@@ -100,7 +102,8 @@ module UpTack
             rules: rules,
             field: field.key,
             message: "#{words} #{where(examples.first.words)}.",
-            examples: examples
+            # They are remembered, and a rule knows its whole design.
+            examples: examples.map { |example| example.dup.tap { |each| each.speaking = nil } }
           )
         end
 
@@ -141,25 +144,17 @@ module UpTack
 
         def never
           @table.rules.flat_map do |rule|
-            rule
-              .conditions(@table)
-              .filter_map do |tree|
-                next if Conditions::OverlapAnalysis.new(@table,
-                  [Conditions::OverlapAnalysis::Clause.new(rule, tree)]).silent.empty?
-
-                Notice.new(
-                  code: "never",
-                  rules: [rule.id],
-                  field: rule.field,
-                  message:
-                    Messages[
-                      "linting.rule_linter.it_can_never_be_so_rule_never",
-                      condition: Expression::Humanizer.new(@table.scope).humanize(tree)
-                    ],
-                  examples: []
-                )
-              end
+            rule.conditions(@table).flat_map { |tree| @known.find(["never"], [rule], [tree]) { never_so(rule, tree) } }
           end
+        end
+
+        def never_so(rule, tree)
+          clause = Conditions::OverlapAnalysis::Clause.new(rule, tree)
+          return [] if Conditions::OverlapAnalysis.new(@table, [clause]).silent.empty?
+
+          condition = Expression::Humanizer.new(@table.scope).humanize(tree)
+          message = Messages["linting.rule_linter.it_can_never_be_so_rule_never", condition: condition]
+          [Notice.new(code: "never", rules: [rule.id], field: rule.field, message: message, examples: [])]
         end
 
         def tables
