@@ -4251,6 +4251,8 @@ export interface components {
         exportFilter: string;
         /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
         search: string;
+        /** @description A version: only records that were saved after it, so those whose own version is greater. */
+        changedAfter: number;
         /** @description Field keys separated by commas; prefix a key with - for descending order. */
         exportSort: string;
         /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
@@ -5330,12 +5332,14 @@ export interface operations {
     listRecords: {
         parameters: {
             query?: {
-                /** @description Field keys separated by commas; prefix a key with - for descending order. `id` is the record's number, the default. */
+                /** @description Field keys separated by commas; prefix a key with - for descending order. `id` is the record's number, the default; `version` is its version, unless a field has this key. */
                 sort?: string;
                 /** @description A condition in the formula language. */
                 filter?: string;
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
+                /** @description A version: only records that were saved after it, so those whose own version is greater. */
+                changed_after?: components["parameters"]["changedAfter"];
                 /** @description Keys of the fields wanted, separated by commas; all without it. */
                 fields?: string;
                 /** @description `following` of the page before. */
@@ -5526,6 +5530,8 @@ export interface operations {
                 sort?: components["parameters"]["exportSort"];
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
+                /** @description A version: only records that were saved after it, so those whose own version is greater. */
+                changed_after?: components["parameters"]["changedAfter"];
                 /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
                 fields?: components["parameters"]["exportFields"];
             };
@@ -5562,6 +5568,8 @@ export interface operations {
                 sort?: components["parameters"]["exportSort"];
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
+                /** @description A version: only records that were saved after it, so those whose own version is greater. */
+                changed_after?: components["parameters"]["changedAfter"];
                 /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
                 fields?: components["parameters"]["exportFields"];
             };
@@ -5598,6 +5606,8 @@ export interface operations {
                 sort?: components["parameters"]["exportSort"];
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
+                /** @description A version: only records that were saved after it, so those whose own version is greater. */
+                changed_after?: components["parameters"]["changedAfter"];
                 /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
                 fields?: components["parameters"]["exportFields"];
             };
@@ -5634,6 +5644,8 @@ export interface operations {
                 sort?: components["parameters"]["exportSort"];
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
+                /** @description A version: only records that were saved after it, so those whose own version is greater. */
+                changed_after?: components["parameters"]["changedAfter"];
                 /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
                 fields?: components["parameters"]["exportFields"];
             };
@@ -6471,6 +6483,8 @@ export interface operations {
                 filter?: string;
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
+                /** @description A version: only records that were saved after it, so those whose own version is greater. */
+                changed_after?: components["parameters"]["changedAfter"];
                 /** @description Keys of the fields to total, separated by commas. */
                 fields?: string;
             };
@@ -6523,6 +6537,8 @@ export interface operations {
                 filter?: string;
                 /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
                 search?: components["parameters"]["search"];
+                /** @description A version: only records that were saved after it, so those whose own version is greater. */
+                changed_after?: components["parameters"]["changedAfter"];
             };
             header?: never;
             path: {

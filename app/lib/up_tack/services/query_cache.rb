@@ -3,7 +3,8 @@
 module UpTack
   module Services
     # Remembers the latest answers to questions that are dear to answer, for all
-    # requests of this process. A key says all on which an answer depends.
+    # requests of this process. A key says all on which an answer depends: an Array of what is asked, a number that
+    # rises whenever the answer may become another one, and more parts.
     class QueryCache
       # @param most [Integer] answers remembered
       def initialize(most)
@@ -25,6 +26,17 @@ module UpTack
           @coming[key]
         end
         coming&.value || keep(key, yield)
+      end
+
+      # @param base [Object] the first part of keys whose second part rises
+      # @return [Array(Integer, Object), nil] the second part of the latest of them, and its answer
+      def latest(base)
+        @mutex.synchronize do
+          found = @known.filter_map { |(first, second, *rest), answer|
+            [second, answer] if rest.empty? && first == base
+          }
+          found.max_by(&:first)
+        end
       end
 
       # Begins to answer a question that will be asked soon; whoever asks it meanwhile waits.
@@ -49,6 +61,8 @@ module UpTack
 
       def keep(key, found)
         @mutex.synchronize do
+          # What it follows is not asked for any more.
+          @known.delete_if { |(first, second, *rest), _| first == key[0] && rest == key[2..] && second < key[1] }
           @known[key] = found
           @known.shift while @known.length > @most
         end

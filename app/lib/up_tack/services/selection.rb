@@ -17,14 +17,16 @@ module UpTack
       # @param table [Core::Design::Table]
       # @param filter [Core::Expression::Formula, nil]
       # @param sorts [Array<Store::Query::Sort>] none sorts by number
-      # @param searches [Array<Store::Query::Search>] texts that stand somewhere in each of them
+      # @param searches [Array<String>] SQL over `rows`: texts that stand somewhere in each of them
+      # @param since [String, nil] the same, for those that were changed lately
       # @param descending [Boolean] whether the last number comes first, where nothing else sorts
-      def initialize(workspace, table, filter: nil, sorts: [], searches: [], descending: false)
+      def initialize(workspace, table, filter: nil, sorts: [], searches: [], since: nil, descending: false)
         @workspace = workspace
         @table = table
         @filter = filter
         @sorts = sorts
         @searches = searches
+        @since = since
         @descending = descending
       end
 
@@ -33,7 +35,7 @@ module UpTack
         # What a transaction may yet take back is not remembered.
         return look_up if Store::Database.connection.transaction_open?
 
-        KNOWN.fetch(key) { look_up }
+        KNOWN.fetch([base, latest]) { caught_up || look_up }
       end
 
       # @param limit [Integer]
@@ -41,11 +43,14 @@ module UpTack
       # @return [Array<Integer>] numbers of a page of them
       def page(limit, at: 0)
         return query.page(limit, at: at) if query.whole? && query.by_number?
-        return ids[at, limit] || [] unless query.whole? && at + limit <= HEAD
+        return ids[at, limit] || [] unless query.whole? && at + limit <= HEAD && KNOWN.latest(base).nil?
         return query.page(limit, at: at) if Store::Database.connection.transaction_open?
 
-        KNOWN.fetch([key, :head]) { head }[at, limit] || []
+        KNOWN.fetch([base, latest, :head]) { head }[at, limit] || []
       end
+
+      # @return [SortKeys] by what they are ordered
+      def keys = @keys ||= SortKeys.new(@workspace, @table, @sorts, descending: @descending)
 
       # @return [Integer] how many there are
       def count = query.rest ? ids.length : query.count
@@ -58,7 +63,7 @@ module UpTack
             @workspace.context,
             filter: @filter,
             sorts: @sorts,
-            searches: @searches.map(&:sql),
+            searches: [*@searches, @since].compact,
             names: method(:names),
             descending: @descending
           )
@@ -69,42 +74,62 @@ module UpTack
       # Where there are more, somebody may soon want to see those far below.
       def head
         path, sql = Store::Database.path, query.sql
-        query
-          .page(HEAD)
-          .tap { |first| KNOWN.ahead(key) { Store::QueryProcess.numbers(sql, path: path) } if first.length == HEAD }
+        first = query.page(HEAD)
+        if first.length == HEAD
+          KNOWN.ahead([base, latest]) { Store::QueryProcess.numbers(sql, path: path) }
+        end
+        first
       end
 
       def look_up = query.whole? ? query.ids : worked_out
 
+      # @return [Array<Integer>, nil] from those that were found before somebody saved something
+      def caught_up
+        before, ids = KNOWN.latest(base)
+        KeptOrder.new(@table, query, keys, other_tables).catch_up(ids, before, latest) if ids && query.whole?
+      end
+
+      # Names that are worked out, and texts looked for among names, follow more than the log tells here.
+      # @return [Array<String>, nil] ids of tables whose records decide too
+      def other_tables
+        return if @searches.any? || @filter&.references&.any? { |reference| !reference.own? } || fleeting?
+
+        @sorts.map(&:field).compact.select(&:link?).map { |field| @workspace.project.table(field.target).id }
+      end
+
+      def latest = @latest ||= Store::ChangeLog.latest
+
       def names(table) = Store::NameIndex.find(@workspace.plan(table), @workspace.context)
 
-      def key
-        fleeting = [@filter, *sorting].compact.any? { |formula| upkeep.fleeting_in(formula).any? }
-        [
+      # All on which the answer depends but for the records.
+      def base
+        @base ||= [
           Store::Database.path,
           @workspace.revision_id,
-          Store::ChangeLog.latest,
           @table.key,
           @filter&.text,
-          @sorts.map { |sort| [sort.field.key, sort.descending] },
+          @sorts.map { |sort| [sort.key, sort.descending] },
           @descending,
-          @searches.map(&:sql),
-          fleeting ? [@workspace.clock.now.to_i / 60, @workspace.person.id] : nil
+          @searches,
+          @since,
+          fleeting? ? [@workspace.clock.now.to_i / 60, @workspace.person.id] : nil
         ]
       end
+
+      def fleeting? = [@filter, *sorting].compact.any? { |formula| upkeep.fleeting_in(formula).any? }
 
       def upkeep = @workspace.project.upkeep
 
       # @return [Array<Core::Expression::Formula>] of fields that are worked out on reading
       def sorting =
         @sorts
-          .reject { |sort| @table.kept?(sort.field.key) }
+          .reject { |sort| sort.kept?(@table) }
           .map { |sort| upkeep.calculation(@table.key, sort.field.key).formula }
 
       # Formulas tell which; the order is the database's where it can say it.
       def worked_out
         matches = found
-        return ordered(matches).map(&:last) if sorting.any?
+        return matches.sort { |one, other| keys.compare(one, other) }.map(&:last) if sorting.any?
 
         let_through = matches.to_set(&:last)
         query.ids.select { |id| let_through.include?(id) }
@@ -113,56 +138,26 @@ module UpTack
       # @return [Array<Array(Array<Object>, Integer)>] sort keys with numbers
       def found
         paths = [query.rest, *sorting].compact.flat_map { |formula| upkeep.paths_of(formula) }
-        links = sorting.any? ? @sorts.map(&:field).select(&:link?) : []
+        links = sorting.any? ? @sorts.filter_map(&:field).select(&:link?) : []
         matches = []
         Store::RecordTable.new(@table).each_batch(query.narrowed? ? query.candidates : nil) do |batch|
-          @context = @workspace.context
-          @context.records.preload(paths, batch)
-          links.each { |link| @context.records.load(link.target, batch.filter_map { |_, row| row[link.key] }) }
-          batch.each { |id, row| matches << [sorting.any? ? sort_keys(id, row) : nil, id] if lets_through?(id, row) }
+          context = keys.context = @workspace.context
+          context.records.preload(paths, batch)
+          links.each { |link| context.records.load(link.target, batch.filter_map { |_, row| row[link.key] }) }
+          batch.each do |id, row|
+            matches << [sorting.any? ? keys.of(id, row) : nil, id] if lets_through?(id, row, context)
+          end
         end
         matches
       end
 
-      def lets_through?(id, row)
+      def lets_through?(id, row, context)
         return true if query.rest.nil?
 
         Store::Deadline.look
-        query.rest.call(evaluation(id, row)) == true
-      end
-
-      def evaluation(id, row)
-        Core::Expression::Evaluation.new(values: row, old: row, context: @context, is_new: false, id: id)
-      end
-
-      def sort_keys(id, row) = @sorts.map { |sort| sort_key(sort.field, id, row) }
-
-      # As what is shown compares: text without regard to case, a link by its name.
-      def sort_key(field, id, row)
-        Store::Deadline.look
-        value = row.fetch(field.key) { @table.scope[field.key].computed.call(evaluation(id, row)) }
-        case value
-        when nil then nil
-        when Integer then Core::Unicode.folded(field.show(value, @context.records))
-        when String then Core::Unicode.folded(value)
-        when true then 1
-        when false then 0
-        else value
-        end
-      end
-
-      # Blanks come last both ways; records of one value keep the order of their numbers.
-      def ordered(matches) = matches.sort { |one, other| compare(one, other) }
-
-      def compare((keys, id), (others, other_id))
-        @sorts.each_with_index do |sort, index|
-          one, other = keys[index], others[index]
-          next if one == other
-          return one.nil? ? 1 : -1 if one.nil? || other.nil?
-
-          return sort.descending ? other <=> one : one <=> other
-        end
-        id <=> other_id
+        evaluation =
+          Core::Expression::Evaluation.new(values: row, old: row, context: context, is_new: false, id: id)
+        query.rest.call(evaluation) == true
       end
     end
   end

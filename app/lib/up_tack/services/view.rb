@@ -21,11 +21,13 @@ module UpTack
       # @param table [String] key
       # @param filter [String, nil] a condition of the formula language
       # @param sort [String, nil] keys of fields, separated by commas, each with a minus
-      #   before it where the greatest comes first; `id` is the record's number
+      #   before it where the greatest comes first; `id` is the record's number, `version` its version unless a field is
+      #   called so
       # @param search [String, nil] a text that stands anywhere in a record
       # @param within [String, nil] another one that stands there too
+      # @param changed_after [Integer, nil] a version: only records of greater ones
       # @raise [Core::Invalid, Services::NotAllowed, Store::NotFound]
-      def initialize(workspace, table, filter: nil, sort: nil, search: nil, within: nil)
+      def initialize(workspace, table, filter: nil, sort: nil, search: nil, within: nil, changed_after: nil)
         @workspace = workspace
         @table = workspace.table(table)
         @terms =
@@ -35,6 +37,7 @@ module UpTack
             .map(&:strip)
             .reject(&:empty?)
             .map { |term| [term.delete_prefix("-"), term.start_with?("-")] }
+        @changed_after = changed_after
         check_sorts
         @filter = filter.to_s.strip.empty? ? nil : compiled(filter)
         @searches = [search, within].map { |text| text.to_s.strip[0, LONGEST_SEARCH] }.reject(&:empty?)
@@ -46,12 +49,14 @@ module UpTack
           @terms
             .reject { |key, _| key == NUMBER }
             .map { |key, descending| Store::Query::Sort.new(field: @table.field(key), descending: descending) }
+        since = @changed_after && Store::ChangeLog.changed_after_sql(@table, @changed_after)
         Selection.new(
           @workspace,
           @table,
           filter: @filter,
           sorts: sorts,
-          searches: @searches.map { |text| search(text) },
+          searches: @searches.map { |text| search(text).sql },
+          since: since,
           descending: sorts.empty? && @terms.any? && @terms.first.last
         )
       end
@@ -69,10 +74,12 @@ module UpTack
       end
 
       # @return [Boolean] whether it shows all records
-      def whole? = @filter.nil? && @searches.empty?
+      def whole? = @filter.nil? && @searches.empty? && @changed_after.nil?
 
       # @return [Hash{String=>Object}] what makes it differ from others, for a cursor
-      def fingerprint = Digest::SHA256.hexdigest(JSON.generate([@table.id, @filter&.text, @terms, *@searches]))[0, 12]
+      def fingerprint
+        Digest::SHA256.hexdigest(JSON.generate([@table.id, @filter&.text, @terms, @changed_after, *@searches]))[0, 12]
+      end
 
       # What somebody does not see must not show in which records are let through either, nor that it is there.
       # @raise [Core::Invalid]
@@ -103,6 +110,7 @@ module UpTack
 
       def check_sorts
         keys = @terms.map(&:first) - [NUMBER]
+        keys -= [Store::Query::VERSION] unless @table.field(Store::Query::VERSION)
         if keys.length > MOST_SORTS
           Core::Invalid.because(
             Core::Messages["services.view.records_can_be_sorted_by_fields", most: MOST_SORTS],

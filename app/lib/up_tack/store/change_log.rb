@@ -87,6 +87,17 @@ module UpTack
         ).to_h
       end
 
+      # @return [String] SQL for the version of a record in `rows`
+      def version_sql(table) =
+        "(SELECT MAX(up_tack_entries.id) FROM up_tack_entries WHERE up_tack_entries.table_id = " \
+          "#{Database.connection.quote(table.id)} AND up_tack_entries.record_id = rows.id)"
+
+      # @param version [Integer]
+      # @return [String] SQL that says whether a record in `rows` was changed after it
+      def changed_after_sql(table, version) =
+        "rows.id IN (SELECT record_id FROM up_tack_entries WHERE id > #{Integer(version)} AND table_id = " \
+          "#{Database.connection.quote(table.id)})"
+
       # @return [Array<Entry>] entries of the record after a version, oldest first
       def since(table, record_id, version)
         Entry.where(table_id: table.id, record_id: record_id).where("id > ?", version).order(:id).to_a

@@ -6,8 +6,18 @@ module UpTack
     # of it as can be said in SQL is answered by the database; `rest` is what is left
     # for formulas to tell, record by record.
     class Query
-      # One field to sort by.
-      Sort = Struct.new(:field, :descending, keyword_init: true)
+      # By what a record's version is called, where a table has no field of this name.
+      VERSION = "version"
+
+      # One field to sort by, or the record's version.
+      # field:: nil for the version; descending:: whether the greatest comes first
+      Sort =
+        Struct.new(:field, :descending, keyword_init: true) do
+          def version? = field.nil?
+          def key = version? ? VERSION : field.key
+          # @return [Boolean] whether the database alone can sort by it
+          def kept?(table) = version? || table.kept?(field.key)
+        end
 
       # @return [Core::Expression::Formula, nil] the filter, where SQL does not say all of it
       attr_reader :rest
@@ -25,12 +35,12 @@ module UpTack
         @said += searches
         @rest = whole ? nil : filter
         @sorts = sorts
-        @order = Order.new(sorts, names)
+        @order = Order.new(table, sorts, names)
         @descending = descending
       end
 
       # @return [Boolean] whether the database alone gives the answer
-      def whole? = rest.nil? && @sorts.all? { |sort| @table.kept?(sort.field.key) }
+      def whole? = rest.nil? && @sorts.all? { |sort| sort.kept?(@table) }
 
       # @return [Array<Integer>] numbers of a page of the records, in order
       # @param at [Integer] how many to leave out
@@ -50,6 +60,10 @@ module UpTack
 
       # @return [String] that gives those in order, as a column `id`
       def sql = "#{select(@said, @order.joins)} ORDER BY #{@order.sql(by_number: direction)}"
+
+      # @param ids [Array<Integer>]
+      # @return [Array<Integer>] those of them that it lets through
+      def among(ids) = column(select(["rows.id IN (#{ids.map { |id| Integer(id) }.join(", ")})", *@said]))
 
       # @return [Array<Integer>] those that SQL lets through, in order of number
       def candidates = column("#{select(@said)} ORDER BY rows.id")

@@ -6,16 +6,18 @@ module UpTack
       # By several fields, one after the other, and at last by number. Blanks come last
       # both ways. A link is ordered by the name that is shown for it.
       class Order
+        # @param table [Core::Design::Table]
         # @param sorts [Array<Sort>] of fields that are kept
         # @param names [#call] gives the NameIndex of a table by its key
-        def initialize(sorts, names)
+        def initialize(table, sorts, names)
+          @table = table
           @sorts = sorts
           @names = names
         end
 
         # @return [String] tables to read besides, empty mostly
         def joins =
-          @sorts.each_with_index.filter_map { |sort, index| ranks(sort.field, index) if sort.field.link? }.join(" ")
+          @sorts.each_with_index.filter_map { |sort, index| ranks(sort.field, index) if sort.field&.link? }.join(" ")
 
         # @return [String] SQL after ORDER BY
         def sql(by_number: "ASC")
@@ -28,9 +30,19 @@ module UpTack
 
         private
 
-        def column(sort, index) = sort.field.link? ? "rank#{index}.value" : Keys.name(sort.field)
+        def column(sort, index)
+          return version if sort.version?
 
-        def key(sort, index) = sort.field.link? ? "rank#{index}.value ->> 1" : Keys.expression(sort.field)
+          sort.field.link? ? "rank#{index}.value" : Keys.name(sort.field)
+        end
+
+        def key(sort, index)
+          return version if sort.version?
+
+          sort.field.link? ? "rank#{index}.value ->> 1" : Keys.expression(sort.field)
+        end
+
+        def version = Store::ChangeLog.version_sql(@table)
 
         # The names of the linked table in their order, as numbers: equal ones are of equal rank.
         def ranks(field, index)

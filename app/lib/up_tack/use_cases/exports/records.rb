@@ -18,8 +18,8 @@ module UpTack
         # @param filter [String, nil] and sort:, search: as View takes them
         # @param fields [Array<String>, nil] keys of those wanted, in their order; nil for all that the person may see
         # @raise [Core::Invalid, Services::NotAllowed]
-        def call(table:, format:, io:, filter: nil, sort: nil, search: nil, fields: nil)
-          view = Services::View.new(@workspace, table, filter: filter, sort: sort, search: search)
+        def call(table:, format:, io:, fields: nil, **view)
+          view = Services::View.new(@workspace, table, **view)
           @table = view.table
           Services::NotAllowed.unless_may(@workspace.person, @table, :see)
           @fields = wanted(fields, view)

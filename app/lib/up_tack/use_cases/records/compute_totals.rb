@@ -19,13 +19,12 @@ module UpTack
         end
 
         # @param table [String] key
-        # @param filter [String, nil]
-        # @param search [String, nil] a text that stands anywhere in a record
         # @param fields [Array<String>] keys of those to reckon
+        # @param view [Hash] filter, search and changed_after, as View takes them
         # @return [Result]
         # @raise [Core::Invalid, Services::NotAllowed]
-        def call(table:, filter: nil, search: nil, fields: [])
-          @view = Services::View.new(@workspace, table, filter: filter, search: search)
+        def call(table:, fields: [], **view)
+          @view = Services::View.new(@workspace, table, **view)
           Services::Fields.check(@view.table, fields.to_h { |key| [key, nil] }, @workspace.visibility)
           fields.each { |key| @view.check_open(@view.table.key, key) }
           @selection = @view.selection

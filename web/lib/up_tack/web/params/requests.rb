@@ -55,7 +55,10 @@ module UpTack
         # @return [Hash{Symbol=>String}] which records are wanted, and in which order, as Services::View takes it
         def view_in_query
           filter, sort, search = %i[filter sort search].map { |name| params[name].to_s.scrub }
-          {filter: present_formula(filter, params[:table]), sort: present_sort(sort, params[:table]), search: search}
+          {
+            filter: present_formula(filter, params[:table]), sort: present_sort(sort, params[:table]), search: search,
+            changed_after: number_in_query("changed_after")&.clamp(0, 2**53)
+          }
         end
 
         # A design is kept as JSON and shown everywhere, so its texts must be sound.
