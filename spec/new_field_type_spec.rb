@@ -46,7 +46,7 @@ RSpec.describe "A new field type, as CONTRIBUTING.md tells it" do
         found: [{filter: "ramp > 60"}, {sort: "-whole"}].map { list.call(table: "firings", **_1).records.length },
         edges: edges.map { |each| each.trial.last.state }.uniq.sort,
         mistakes: Core::Bench::Mutants.all(table.rules.last, table).length,
-        json: Interchange::SchemaExport::JsonSchema.generate(table)["properties"]["Ramp"]["type"],
+        json: Interchange::SchemaExport::JsonSchema.generate(table)["properties"]["ramp"]["type"],
         sql: Interchange::SchemaExport::Sql.new(table).create.include?('"ramp" INTEGER'),
         offered: Core::Values.all.keys.last
       )

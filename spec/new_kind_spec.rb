@@ -39,7 +39,7 @@ RSpec.describe "A new kind of rule, as CONTRIBUTING.md tells it" do
         edges: edges.map { |each| each.trial.last.state }.uniq.sort,
         mistakes: Core::Bench::Mutants.all(rule, table).length,
         sql: Interchange::SchemaExport::Sql.new(table).create,
-        schema: Interchange::SchemaExport::JsonSchema.generate(table)["properties"]["Bag kg"]["multipleOf"],
+        schema: Interchange::SchemaExport::JsonSchema.generate(table)["properties"]["bag"]["multipleOf"],
         api: Interchange::ApiRules.schemas.fetch("RuleMultipleOf")["properties"]["kind"]["enum"],
         file: Core::Design::ProjectFile::Schema.to_h.to_s.include?("multiple_of")
       )

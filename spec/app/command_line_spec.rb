@@ -28,6 +28,19 @@ RSpec.describe "The command line" do
     expect(run("--version")).to eq([0, "Up Tack #{UpTack::Installation::VERSION}\n", ""])
   end
 
+  it "shows on a terminal how far an export is, and leaves nothing of that behind" do
+    out, err = StringIO.new, StringIO.new
+    err.define_singleton_method(:tty?) { true }
+    stub_const("UpTack::Commands::TerminalProgress::PAUSE", -1)
+    path = folder("shown.csv")
+    status =
+      UpTack::Commands.run(["export", "pieces", path, "--database", UpTack::Store::Database.path], out: out, err: err,
+        input: StringIO.new)
+    shown = err.string.split("\r").map { |line| line.delete_suffix("\e[K") }
+    expect([status, shown.last, out.string]).to eq([0, "", ""])
+    expect(shown).to include("Export of Pieces: #{CSV.read(path).length - 1} / #{CSV.read(path).length - 1}")
+  end
+
   it "names what it does not know or find, in a line, and ends with 2" do
     {
       %w[frobnicate] => /Unknown command “frobnicate”/,

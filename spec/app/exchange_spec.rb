@@ -153,7 +153,7 @@ RSpec.describe "Records out and in again" do
         field["name"] == "shelves"
       end
     expect(shelves["constraints"]).to eq("minimum" => "0", "maximum" => "6")
-    schema = UpTack::Interchange::SchemaExport::JsonSchema.generate(workspace.table("pieces"))
+    schema = UpTack::Interchange::SchemaExport::JsonSchema.generate(workspace.table("pieces"), shape: "file")
     records = JSON.parse(File.read(out("pieces", "json")))
     expect(
       records.flat_map { |record| JSONSchemer.schema(schema).validate(record).map { |error| error["error"] } }

@@ -132,7 +132,12 @@ RSpec.describe "Files over HTTP" do
     expect(ask(:get, "/api/tables/pieces/export.json").length).to eq(28)
     expect(ask(:get, "/api/tables/pieces/export.jsonl?filter=peak%20%3E%201200").length).to be > 0
     expect(ask(:get, "/api/tables/pieces/export.xlsx")).to start_with("PK")
-    expect(ask(:get, "/api/tables/clays/schema.json")["required"]).to eq(["Name"])
+    expect(ask(:get, "/api/tables/clays/schema.json")["required"]).to eq(["name"])
+    ask(:get, "/api/project")["tables"].each do |table|
+      schema = JSONSchemer.schema(ask(:get, "/api/tables/#{table["key"]}/schema.json"))
+      values = ask(:get, "/api/tables/#{table["key"]}/records?limit=500")["records"].map { |record| record["values"] }
+      expect(values.flat_map { |each| schema.validate(each).map { |error| error["error"] } }).to eq([]), table["key"]
+    end
     expect([ask(:get, "/api/export.sql"), ask(:get, "/api/export.sqlite3"), ask(:get, "/api/export.zip")]).to match(
       [/CREATE TABLE/, /\ASQLite format 3/n, /\APK/n]
     )

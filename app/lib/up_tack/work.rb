@@ -54,9 +54,11 @@ module UpTack
         UseCases::Effects::PreviewRule.new(workspace).call(**asked) { |so_far| progress.so_far(so_far) }
       end,
       "failing" => ->(workspace, _, **asked) { UseCases::Proofs::MakeFailing.new(workspace).call(**asked) },
-      "export" => ->(workspace, _, path:, **asked) do
+      "export" => ->(workspace, progress, path:, **asked) do
         Store::Deadline.within do
-          File.open(path, "wb") { |file| UseCases::Exports::Records.new(workspace).call(io: file, **asked) }
+          File.open(path, "wb") do |file|
+            UseCases::Exports::Records.new(workspace, progress: progress).call(io: file, **asked)
+          end
         end
         nil
       end,

@@ -5675,7 +5675,10 @@ export interface operations {
     };
     getJsonSchema: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description `record` for values as the API has them, by the keys of their fields, the default; `file` for a record in an exported file, by labels. */
+                of?: "record" | "file";
+            };
             header?: never;
             path: {
                 /** @description Key of the table. */

@@ -215,6 +215,8 @@ module UpTack
           given = options.to_h.transform_keys(&:to_sym)
           made = command.new(out: shell.stdout, err: shell.stderr, input: shell.input, json: given.delete(:json))
           made.call(**arguments, **given)
+        ensure
+          made&.finish
         end
       end
     end

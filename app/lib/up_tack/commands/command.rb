@@ -20,12 +20,16 @@ module UpTack
         @json = json
       end
 
+      # Leaves nothing of how far it was on the terminal, however it ended.
+      # @return [void]
+      def finish = @progress&.finish
+
       private
 
       # Prints a result, as JSON or by what the block prints.
       # @return [Integer] the exit status
       def answer(status, data)
-        @progress&.finish
+        finish
         @json ? @out.puts(JSON.generate(data)) : yield
         status
       end

@@ -17,7 +17,7 @@ module UpTack
         format = known(format || ending(file))
         Database.open(database) do |workspace|
           written(file) do |io|
-            UseCases::Exports::Records.new(workspace).call(
+            UseCases::Exports::Records.new(workspace, progress: progress).call(
               table: workspace.table(table).key,
               format: format,
               io: io,

@@ -50,7 +50,7 @@ export function ExportMenu({ table, view, columns, matching }: Props) {
           ))}
           <a
             className="link text-xs"
-            href={address(`/api/tables/${table.key}/schema.json`)}
+            href={address(`/api/tables/${table.key}/schema.json?of=file`)}
             target="_blank"
             rel="noreferrer"
           >

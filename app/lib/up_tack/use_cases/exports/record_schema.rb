@@ -10,11 +10,12 @@ module UpTack
         end
 
         # @param table [String] key
+        # @param shape [String] one of Interchange::SchemaExport::JsonSchema::SHAPES
         # @return [Hash] of the fields that whoever asks may see
         # @raise [Store::NotFound]
-        def call(table:)
+        def call(table:, shape: "record")
           design = @workspace.table(table)
-          Interchange::SchemaExport::JsonSchema.generate(design, @workspace.visibility.fields(design))
+          Interchange::SchemaExport::JsonSchema.generate(design, @workspace.visibility.fields(design), shape: shape)
         end
       end
     end

@@ -8,8 +8,10 @@ module UpTack
         # Records read at a time.
         PORTION = 250
 
-        def initialize(workspace)
+        # @param progress [Progress] told how many records are written, and asked whether to go on
+        def initialize(workspace, progress: Progress.none)
           @workspace = workspace
+          @progress = progress
         end
 
         # @param table [String] key
@@ -17,7 +19,7 @@ module UpTack
         # @param io [#<<]
         # @param filter [String, nil] and sort:, search: as View takes them
         # @param fields [Array<String>, nil] keys of those wanted, in their order; nil for all that the person may see
-        # @raise [Core::Invalid, Services::NotAllowed]
+        # @raise [Core::Invalid, Services::NotAllowed, Progress::Stopped]
         def call(table:, format:, io:, fields: nil, **view)
           view = Services::View.new(@workspace, table, **view)
           @table = view.table
@@ -37,7 +39,11 @@ module UpTack
           # What the condition costs has an end; what there is to write has not.
           found = view.selection.ids
           Store::Deadline.unhurried do
-            found.each_slice(PORTION) { |ids| write(ids, target) }
+            @progress.begin(@table.label, Core::Messages["use_cases.exports.export"], found.length)
+            found.each_slice(PORTION) do |ids|
+              write(ids, target)
+              @progress.advance(ids.length)
+            end
             target.finish
           end
         end

@@ -32,6 +32,9 @@ module UpTack
         def json_schema =
           {"type" => "string", "description" => "The linked record, by its name or what numbers it."}
 
+        def api_schema =
+          {"type" => %w[integer string], "description" => "The number of the linked record; its name is taken too."}
+
         def table_schema = "integer"
 
         def read(raw, field, reading)

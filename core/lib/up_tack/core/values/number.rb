@@ -44,6 +44,10 @@ module UpTack
         def cell = :number
         def sql = "NUMERIC"
         def json_schema = {"type" => "number"}
+
+        # Answered as a text, since programs would round it.
+        def api_schema = {"type" => %w[string number], "pattern" => "^-?[0-9]+([.][0-9]+)?$"}
+
         def table_schema = "number"
 
         def read(raw, field, reading)

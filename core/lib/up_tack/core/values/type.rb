@@ -105,6 +105,10 @@ module UpTack
         # What it is in SQL, in JSON Schema and in Table Schema.
         def sql = "TEXT"
         def json_schema = {"type" => "string"}
+
+        # @return [Hash{String=>Object}] the same of a value as the API answers and takes it
+        def api_schema = json_schema
+
         def table_schema = "string"
 
         # @return [Array<String>] what the type has forgotten to say, in sentences

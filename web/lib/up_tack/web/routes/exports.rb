@@ -27,7 +27,8 @@ module UpTack
             end
 
           app.get("/api/tables/:table/schema.json") do
-            json(UseCases::Exports::RecordSchema.new(workspace).call(table: params[:table]))
+            shape = params[:of] || Interchange::SchemaExport::JsonSchema::SHAPES.first
+            json(UseCases::Exports::RecordSchema.new(workspace).call(table: params[:table], shape: shape))
           end
 
           WHOLE.each do |kind, (ending, type)|
