@@ -34,6 +34,8 @@ gem "zxcvbn-ruby", "~> 1.4", require: "zxcvbn"
 gem "roo", "~> 3.0"
 gem "caxlsx", "~> 4.5"
 gem "rubyzip", "~> 3.2", require: "zip"
+# Days and moments of a table as a calendar (RFC 5545).
+gem "icalendar", "~> 2.10"
 
 # The command line: what it takes, and what it says of itself.
 gem "thor", "~> 1.3"

@@ -689,6 +689,52 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{table}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /**
+         * The dates of a field as a calendar (RFC 5545), to subscribe to.
+         * @description Calendar programs can't sign in: give them the address with `token`, the text of a token whose role is reader.
+         */
+        get: operations["getCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/contacts.vcf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /**
+         * A table of people as vCards (RFC 6350).
+         * @description The names of its fields tell what is an e-mail address, a telephone number, a birthday and so on.
+         */
+        get: operations["getContacts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/export.sql": {
         parameters: {
             query?: never;
@@ -2917,6 +2963,12 @@ export interface components {
                 edit: boolean;
                 delete: boolean;
             };
+            feeds: {
+                /** @description Keys of the fields of which there is a calendar. */
+                calendars: string[];
+                /** @description Whether its records can be had as contacts. */
+                contacts: boolean;
+            };
             filters: components["schemas"]["Filter"][];
             key: string;
             label: string;
@@ -4251,6 +4303,8 @@ export interface components {
         exportFilter: string;
         /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
         search: string;
+        /** @description The text of a token whose role is reader, for programs that can send no header. Whoever has the address can read. */
+        addressToken: string;
         /** @description A version: only records that were saved after it, so those whose own version is greater. */
         changedAfter: number;
         /** @description Field keys separated by commas; prefix a key with - for descending order. */
@@ -5700,6 +5754,78 @@ export interface operations {
             401: components["responses"]["SignInNeeded"];
             403: components["responses"]["NotAllowed"];
             404: components["responses"]["NotFound"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getCalendar: {
+        parameters: {
+            query: {
+                /** @description Key of a field with dates */
+                field: string;
+                /** @description A condition in the formula language. */
+                filter?: components["parameters"]["exportFilter"];
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
+                /** @description The text of a token whose role is reader, for programs that can send no header. Whoever has the address can read. */
+                token?: components["parameters"]["addressToken"];
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The calendar, of at most 10,000 records, the latest first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getContacts: {
+        parameters: {
+            query?: {
+                /** @description A condition in the formula language. */
+                filter?: components["parameters"]["exportFilter"];
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
+                /** @description The text of a token whose role is reader, for programs that can send no header. Whoever has the address can read. */
+                token?: components["parameters"]["addressToken"];
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The cards, of at most 10,000 records. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vcard": string;
+                };
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
             default: components["responses"]["Problem"];
         };
     };

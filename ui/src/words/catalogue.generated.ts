@@ -82,6 +82,7 @@ export interface Gaps {
   "space.explained.rest": null;
   "tokens.title": null;
   "tokens.aim": null;
+  "tokens.subscribe": null;
   "tokens.name": null;
   "tokens.role": null;
   "tokens.ends": null;
@@ -730,6 +731,11 @@ export interface Gaps {
   "exports.formats.xlsx": null;
   "exports.formats.json": null;
   "exports.formats.jsonl": null;
+  "exports.feeds": null;
+  "exports.calendar": { field: Gap };
+  "exports.contacts": null;
+  "exports.feedsNote": null;
+  "exports.feedsLink": null;
   "exports.schema": null;
   "exports.note": null;
   "exports.all": null;
@@ -1772,7 +1778,8 @@ export const messages: { [key: string]: string } = {
   "space.explained.free": "What deleted records have left",
   "space.explained.rest": "People, sessions, counters and settings",
   "tokens.title": "Tokens for scripts",
-  "tokens.aim": "A script sends its token as “Authorization: Bearer …” and acts as you, with the token's role, until it expires.",
+  "tokens.aim": "A script sends its token as “Authorization: Bearer …” and acts as you, with the token's role, until it expires. With the role reader you can also subscribe to calendars and contacts.",
+  "tokens.subscribe": "Subscribe to dates or contacts with these addresses. Put in the keys of the table and the field. Whoever has the address can read.",
   "tokens.name": "Purpose",
   "tokens.role": "Role",
   "tokens.ends": "Expires",
@@ -2485,6 +2492,11 @@ export const messages: { [key: string]: string } = {
   "exports.formats.xlsx": "XLSX",
   "exports.formats.json": "JSON",
   "exports.formats.jsonl": "JSON Lines",
+  "exports.feeds": "For calendars and address books",
+  "exports.calendar": "Calendar of %{field}",
+  "exports.contacts": "Contacts as vCards",
+  "exports.feedsNote": "A calendar program can also subscribe to these, with a token of the role reader.",
+  "exports.feedsLink": "How to subscribe",
   "exports.schema": "JSON Schema of this table",
   "exports.note": "Text that a spreadsheet would read as a formula gets a leading '. It is removed when you import the file again.",
   "exports.all": "All tables with their records",

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { toast } from "sonner";
+import { address } from "../../api/address";
 import { useSession } from "../../api/queries";
 import { useMakeToken, useRevokeToken, useTokens } from "../../api/tokens";
 import { lowerFirst } from "../../components/lowerFirst";
@@ -82,6 +83,20 @@ export function Tokens() {
               {t("tokens.copy")}
             </button>
           </div>
+          {make.data.role === "reader" && (
+            <div className="mt-3 text-xs">
+              <p className="mb-1">{t("tokens.subscribe")}</p>
+              <ul className="flex flex-col gap-1">
+                {["calendar.ics?field=FIELD&", "contacts.vcf?"].map((feed) => (
+                  <li key={feed}>
+                    <code className="break-all font-mono">
+                      {`${window.location.origin}${address(`/api/tables/TABLE/${feed}token=${make.data.token}`)}`}
+                    </code>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
         </div>
       )}
       {tokens.data && tokens.data.length === 0 && <p className="quiet">{t("tokens.none")}</p>}

@@ -1,4 +1,5 @@
 import { Download } from "lucide-react";
+import { Link } from "react-router";
 import { address } from "../../api/address";
 import type { Table } from "../../api/client";
 import type { View } from "../../api/records";
@@ -16,6 +17,8 @@ export function ExportMenu({ table, view, columns, matching }: Props) {
     const given = new URLSearchParams(Object.entries(query).filter(([, value]) => value !== ""));
     return address(`/api/tables/${table.key}/export.${format}${given.size > 0 ? `?${given}` : ""}`);
   };
+  const feed = (path: string) => address(`/api/tables/${table.key}/${path}`);
+  const labelOf = (key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
   const shown = { ...view, fields: columns.map((column) => column.field.key).join(",") };
   return (
     <Popover
@@ -48,6 +51,33 @@ export function ExportMenu({ table, view, columns, matching }: Props) {
               </div>
             </section>
           ))}
+          {(table.feeds.calendars.length > 0 || table.feeds.contacts) && (
+            <section aria-label={t("exports.feeds")}>
+              <p className="mb-1 text-[0.8125rem]">{t("exports.feeds")}</p>
+              <ul className="flex flex-col gap-1 text-[0.8125rem]">
+                {table.feeds.calendars.map((key) => (
+                  <li key={key}>
+                    <a className="link" href={feed(`calendar.ics?field=${key}`)} download onClick={close}>
+                      {t("exports.calendar", { field: labelOf(key) })}
+                    </a>
+                  </li>
+                ))}
+                {table.feeds.contacts && (
+                  <li>
+                    <a className="link" href={feed("contacts.vcf")} download onClick={close}>
+                      {t("exports.contacts")}
+                    </a>
+                  </li>
+                )}
+              </ul>
+              <p className="quiet mt-1 text-xs">
+                {t("exports.feedsNote")}{" "}
+                <Link className="link" to="/api" onClick={close}>
+                  {t("exports.feedsLink")}
+                </Link>
+              </p>
+            </section>
+          )}
           <a
             className="link text-xs"
             href={address(`/api/tables/${table.key}/schema.json?of=file`)}

@@ -34,6 +34,10 @@ module UpTack
             log: table.log,
             access: table.access || {},
             may: may(table),
+            feeds: {
+              calendars: UseCases::Exports::Calendar.fields(table, @seen).map(&:key),
+              contacts: UseCases::Exports::Contacts.of?(table, @seen)
+            },
             filters:
               table.filters.select { |filter| @seen.references?(filter.compiled(table).references) }.map(&:attributes),
             fields: @seen.fields(table).map { |field| self.field(field, table) },

@@ -31,6 +31,21 @@ module UpTack
             json(UseCases::Exports::RecordSchema.new(workspace).call(table: params[:table], shape: shape))
           end
 
+          app.get("/api/tables/:table/calendar.ics") do
+            feed = UseCases::Exports::Calendar.new(workspace, place: place)
+            content_type Interchange::Feeds::Calendar::TYPE
+            feed.call(table: params[:table], field: params[:field].to_s.scrub, **feed_in_query)
+          end
+
+          app.get("/api/tables/:table/contacts.vcf") do
+            feed = UseCases::Exports::Contacts.new(workspace, place: place)
+            cards = +""
+            feed.call(table: params[:table], io: cards, **feed_in_query)
+            content_type Interchange::Feeds::Contacts::TYPE
+            attachment "#{workspace.table(params[:table]).label}.vcf".gsub(Download::UNSAFE, "_")
+            cards
+          end
+
           WHOLE.each do |kind, (ending, type)|
             app.get("/api/export.#{ending}") do
               hand_out("#{workspace.project.name}.#{ending}", type) do |path|
@@ -44,6 +59,15 @@ module UpTack
 
         # Gives a file and takes it away afterwards.
         module Download
+          # What is not taken for the name of a file.
+          UNSAFE = /[^\p{L}\p{N}. ()-]+/
+
+          # @return [String] where this application is reached
+          def place = "#{request.base_url}#{request.script_name}"
+
+          # @return [Hash{Symbol=>String}] which records a feed tells of
+          def feed_in_query = view_in_query.slice(:filter, :search)
+
           # In a process of its own: a file of many records would keep those waiting who type.
           def written(task, **asked) = Work.call(task, asked, person: person, progress: Progress.none)
 
@@ -52,7 +76,7 @@ module UpTack
             file = Tempfile.new("up_tack_export", binmode: true)
             yield file.path
             content_type type
-            attachment name.gsub(/[^\p{L}\p{N}. ()-]+/, "_")
+            attachment name.gsub(UNSAFE, "_")
             written = File.open(file.path, "rb")
             file.unlink
             headers "Content-Length" => written.size.to_s
