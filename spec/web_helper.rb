@@ -5,6 +5,7 @@ require "rack/test"
 require "yaml"
 require "store_helper"
 require_relative "../web/lib/up_tack/web"
+require_relative "support/recorded_examples"
 
 # Every answer to a request made here is held against the OpenAPI document: its
 # path, its status, its content type and the shape of its body.
@@ -43,6 +44,7 @@ module WebHelp
       {"CONTENT_TYPE" => "application/json", "HTTP_X_WRITE_KEY" => @write_key}.compact.merge(headers)
     )
     hold_against_document(method.to_s, path.split("?").first)
+    record_example(method.to_s, path.split("?").first, body) if RecordedExamples.on?
     if last_response.media_type == "application/x-ndjson"
       return last_response.body.lines.map { |line| JSON.parse(line) }
     end
@@ -87,6 +89,19 @@ module WebHelp
     expect(misfits(media["schema"], JSON.parse(last_response.body))).to be_empty
   end
 
+  def record_example(method, path, body)
+    operation = operation_at(method, path) or return
+    sent = JSON.parse(body) if body.is_a?(String) && operation["requestBody"]
+    answered = JSON.parse(last_response.body) if last_response.media_type == "application/json"
+    RecordedExamples.note(operation["operationId"], status, sent, answered) do |part, example|
+      content = (part == :request) ? operation["requestBody"] : response_of(operation, status)
+      shape = content&.dig("content", "application/json", "schema")
+      shape && misfits(shape, example).empty?
+    end
+  rescue JSON::ParserError
+    nil # Sent on purpose.
+  end
+
   # @return [Array<String>] where data are not as a schema of the document says
   def misfits(schema, data) =
     schema(schema).validate(data).map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
@@ -113,6 +128,7 @@ module WebHelp
 end
 
 RSpec.configure do |config|
+  config.after(:suite) { RecordedExamples.write } if RecordedExamples.on?
   config.define_derived_metadata(file_path: %r{/spec/web/}) { |metadata| metadata[:web] = true }
   config.include WebHelp, :web
   # On a machine that stalls for a moment a change would be answered as a job,

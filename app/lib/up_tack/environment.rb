@@ -73,6 +73,10 @@ module UpTack
         description: "Names under which other machines reach it, separated by commas."
       ),
       Setting.new(
+        name: "UP_TACK_WEBHOOKS", usual: "",
+        description: "Hosts to which webhooks may be sent, separated by commas. This machine is always allowed."
+      ),
+      Setting.new(
         name: "UP_TACK_PROXIES", usual: "", check: networks,
         description: "Addresses or networks of proxies in front of it, separated by commas."
       ),

@@ -12,6 +12,8 @@ module UpTack
     # Seconds between two looks, and after which another process may do it that was not the one before.
     EVERY = 60
     TAKE_OVER = 5
+    # Seconds between two looks whether webhooks are to be told of something.
+    TELL = 1
     LOOKED = "schedule looked"
 
     class << self
@@ -21,6 +23,7 @@ module UpTack
         Store::Shared.write(LOOKED, now - EVERY) unless Store::Shared[LOOKED]
         Rufus::Scheduler.new.tap do |scheduler|
           scheduler.every("#{TAKE_OVER}s", first: :now, overlap: false) { look if mine? && due_by_now? }
+          scheduler.every("#{TELL}s", overlap: false) { tell if mine? }
         end
       end
 
@@ -37,6 +40,19 @@ module UpTack
       ensure
         @looked = now
         Store::Shared.write(LOOKED, now) if Store::Shared[LOOKED]
+        ActiveRecord::Base.connection_handler.clear_active_connections!
+      end
+
+      # Tells webhooks what was saved since.
+      # @return [void]
+      def tell
+        return unless Store::Webhook.exists?(active: true)
+
+        person = Store::Person.order(:id).first or return
+        UseCases::Webhooks::Deliver.due(Workspace.new(person: person))
+      rescue => e
+        Log["Schedule"].error("webhooks failed", e)
+      ensure
         ActiveRecord::Base.connection_handler.clear_active_connections!
       end
 

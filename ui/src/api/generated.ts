@@ -840,6 +840,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/webhooks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Addresses that are told of changes, the latest first. */
+        get: operations["listWebhooks"];
+        put?: never;
+        /**
+         * Tell an address of changes from now on.
+         * @description Each change is sent as a POST of JSON: which record was made, changed or deleted, without its values. Messages are signed after RFC 9421 with HMAC-SHA256 over the method, the address and the digest of the body (RFC 9530). A message that is not answered with 2xx is sent again with the same id. Only addresses on this machine and the hosts in UP_TACK_WEBHOOKS are allowed.
+         */
+        post: operations["createWebhook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/webhooks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Delete a webhook. */
+        delete: operations["deleteWebhook"];
+        options?: never;
+        head?: never;
+        /** Switch a webhook off or on. One that is switched on gets what it missed. */
+        patch: operations["changeWebhook"];
+        trace?: never;
+    };
+    "/api/webhooks/{id}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Send a message without changes to a webhook. */
+        post: operations["tryWebhook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/backups": {
         parameters: {
             query?: never;
@@ -3547,6 +3607,37 @@ export interface components {
             seen_at: string | null;
             over: boolean;
         };
+        Webhook: {
+            id: number;
+            address: string;
+            active: boolean;
+            /** @description What went wrong at the last attempt. */
+            problem: string | null;
+            /** @description Keys of tables; null for all. */
+            tables: string[] | null;
+            /** @description Changes that it has not been told of yet. */
+            waiting: number;
+            /** @description Attempts since it last accepted something. */
+            failures: number;
+            made_at: string;
+            told_at: string | null;
+            /** @description When it is tried again. */
+            next_at: string | null;
+        };
+        NewWebhook: {
+            id: number;
+            address: string;
+            active: boolean;
+            problem: string | null;
+            tables: string[] | null;
+            waiting: number;
+            failures: number;
+            made_at: string;
+            told_at: string | null;
+            next_at: string | null;
+            /** @description The key of the HMAC. */
+            secret: string;
+        };
         NewToken: {
             id: number;
             person: components["schemas"]["Person"];
@@ -5994,6 +6085,151 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listWebhooks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The webhooks. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Webhook"][];
+                };
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    createWebhook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    address: string;
+                    /** @description Keys of tables; all without it. */
+                    tables?: string[] | null;
+                };
+            };
+        };
+        responses: {
+            /** @description The webhook with its secret, told this once. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewWebhook"];
+                };
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    deleteWebhook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is told nothing more. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeWebhook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    active: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description The webhook. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Webhook"];
+                };
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    tryWebhook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What went wrong; null if it was accepted. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        problem: string | null;
+                    };
+                };
             };
             401: components["responses"]["SignInNeeded"];
             403: components["responses"]["NotAllowed"];

@@ -98,6 +98,24 @@ export interface Gaps {
   "tokens.none": null;
   "tokens.of": { name: Gap };
   "tokens.days": null;
+  "webhooks.title": null;
+  "webhooks.aim": null;
+  "webhooks.address": null;
+  "webhooks.tables": null;
+  "webhooks.all": null;
+  "webhooks.make": null;
+  "webhooks.once": null;
+  "webhooks.none": null;
+  "webhooks.try": null;
+  "webhooks.accepted": null;
+  "webhooks.off": null;
+  "webhooks.on": null;
+  "webhooks.delete": null;
+  "webhooks.again": { at: Gap };
+  "webhooks.ready": null;
+  "webhooks.told": { at: Gap };
+  "webhooks.waiting": { count: number };
+  "webhooks.isOff": { count: number };
   "docs.link": null;
   "docs.title": null;
   "docs.aim": null;
@@ -1795,6 +1813,26 @@ export const messages: { [key: string]: string } = {
   "tokens.none": "No tokens yet.",
   "tokens.of": "for %{name}",
   "tokens.days": "Days until it expires",
+  "webhooks.title": "Webhooks",
+  "webhooks.aim": "Up Tack tells other programs which records were saved or deleted, without their values. Messages are signed, and sent again until they are accepted.",
+  "webhooks.address": "Address",
+  "webhooks.tables": "Tables",
+  "webhooks.all": "All tables",
+  "webhooks.make": "Create webhook",
+  "webhooks.once": "Give this secret to the receiver now. It won't be shown again.",
+  "webhooks.none": "No webhooks yet.",
+  "webhooks.try": "Try",
+  "webhooks.accepted": "The receiver accepted a message without changes.",
+  "webhooks.off": "Switch off",
+  "webhooks.on": "Switch on",
+  "webhooks.delete": "Delete",
+  "webhooks.again": "Next try: %{at}.",
+  "webhooks.ready": "nothing sent yet",
+  "webhooks.told": "last sent: %{at}",
+  "webhooks.waiting_one": "%{count, number} change waits",
+  "webhooks.waiting_other": "%{count, number} changes wait",
+  "webhooks.isOff_one": "switched off, %{count, number} change waits",
+  "webhooks.isOff_other": "switched off, %{count, number} changes wait",
   "docs.link": "HTTP API",
   "docs.title": "The HTTP API",
   "docs.aim": "The interface uses this API for everything it does.",

@@ -53,6 +53,18 @@ module UpTack
       TEXT
       def mask(mask, text) = run(Mask, mask: mask, text: text)
 
+      desc "receive", "Stand in for the receiver of a webhook"
+      long_desc <<~TEXT
+        Listens on this machine alone and prints each message as a line of JSON, with whether its signature is right.
+        Ctrl C stops it.
+
+        Example: uptack receive --port 4900 --secret 5f3a…
+      TEXT
+      option :port, type: :numeric, banner: "PORT", desc: "Where to listen, 4900 without it"
+      option :secret, banner: "SECRET", desc: "The webhook's secret, to check signatures"
+      option :fail, type: :numeric, banner: "COUNT", desc: "Refuse so many messages first"
+      def receive = run(Receive)
+
       desc "prove FILE", "Run the proofs of a project file"
       long_desc <<~TEXT
         Needs no server and no database, so that any CI can check a design. The exit status is 1 if a proof fails.

@@ -1,17 +1,20 @@
 import { useState } from "react";
 import { address } from "../../api/address";
 import { type Operation, type Parameter, useApiDocument } from "../../api/tokens";
+import { usePermissions } from "../../app/usePermissions";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { t } from "../../words";
 import { Call } from "./Call";
 import { Tokens } from "./Tokens";
+import { Webhooks } from "./Webhooks";
 
 const METHODS = ["get", "post", "put", "patch", "delete"];
 
 /** The HTTP API to read: every call of the document that the application is held against, and tokens for scripts. */
 export default function ApiPage() {
   const document = useApiDocument();
+  const may = usePermissions();
   const [sought, setSought] = useState("");
   if (!document.data) return document.error ? <Failure error={document.error} retry={document.refetch} /> : <Loading />;
   const calls = Object.entries(document.data.paths).flatMap(([path, item]) =>
@@ -35,6 +38,7 @@ export default function ApiPage() {
         </a>
       </div>
       <Tokens />
+      {may.design && <Webhooks />}
       <input
         className="input input-sm w-full"
         placeholder={t("docs.search")}

@@ -53,6 +53,7 @@ module UpTack
         Routes::Maintenance,
         Routes::Numbers,
         Routes::History,
+        Routes::Webhooks,
         Routes::Design,
         Routes::Jobs,
         Routes::Masks,
