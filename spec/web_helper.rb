@@ -91,7 +91,7 @@ module WebHelp
 
   def record_example(method, path, body)
     operation = operation_at(method, path) or return
-    sent = JSON.parse(body) if body.is_a?(String) && operation["requestBody"]
+    sent = JSON.parse(body) if body.is_a?(String) && operation.dig("requestBody", "content", "application/json")
     answered = JSON.parse(last_response.body) if last_response.media_type == "application/json"
     RecordedExamples.note(operation["operationId"], status, sent, answered) do |part, example|
       content = (part == :request) ? operation["requestBody"] : response_of(operation, status)

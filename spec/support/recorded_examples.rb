@@ -10,7 +10,7 @@ module RecordedExamples
   # Entries of a list, letters of a text and bytes of a whole example.
   MOST_ENTRIES = 2
   LONGEST = 160
-  LARGEST = 6_000
+  LARGEST = 3_000
   SECRETS = /uptack_[A-Za-z0-9_-]{20,}/
 
   @found = {}
@@ -49,17 +49,29 @@ module RecordedExamples
     [(example["status"] == "202") ? 0 : 1, -empty, (size > LARGEST) ? -size : 0, example.key?("request") ? 1 : 0, -size]
   end
 
-  def shortened(value)
+  # @param entries [Integer] of each list
+  def shortened(value, entries: MOST_ENTRIES, letters: LONGEST)
     case value
-    when Array then value.first(MOST_ENTRIES).map { |each| shortened(each) }
-    when Hash then value.transform_values { |each| shortened(each) }
-    when String then value.gsub(SECRETS, "uptack_EXAMPLE").truncate(LONGEST, omission: "…")
+    when Array then value.first(entries).map { |each| shortened(each, entries: entries, letters: letters) }
+    when Hash then value.transform_values { |each| shortened(each, entries: entries, letters: letters) }
+    when String then value.gsub(SECRETS, "uptack_EXAMPLE").truncate(letters, omission: "…")
     else value
     end
   end
 
+  # What is still too long has one entry in each list, and at last none.
+  def brief(example)
+    [[1, 60], [0, 60]].each do |entries, letters|
+      break if JSON.generate(example).bytesize <= LARGEST
+
+      example = example.merge("response" => shortened(example["response"], entries: entries, letters: letters))
+    end
+    example
+  end
+
   def write
     known = File.file?(PATH) ? JSON.parse(File.read(PATH)) : {}
-    File.write(PATH, "#{JSON.pretty_generate(known.merge(@found).sort.to_h)}\n")
+    all = known.merge(@found).transform_values { |example| brief(example) }
+    File.write(PATH, "#{JSON.pretty_generate(all.sort.to_h)}\n")
   end
 end

@@ -131,6 +131,16 @@ RSpec.describe "Webhooks" do
     expect(inside.said).to eq([])
   end
 
+  it "tell nothing more once they are deleted" do
+    taker = receiver
+    made = hook(taker.address)
+    rename_clay
+    expect([ask(:delete, "/api/webhooks/#{made["id"]}"), status]).to eq([nil, 204])
+    deliver
+    expect([taker.said, ask(:get, "/api/webhooks")]).to eq([[], []])
+    expect([ask(:delete, "/api/webhooks/#{made["id"]}"), status].last).to eq(404)
+  end
+
   it "are for builders" do
     sign_in_as("Hale Orrin")
     expect([ask(:get, "/api/webhooks"), status].last).to eq(403)

@@ -5851,7 +5851,7 @@ export interface operations {
     getCalendar: {
         parameters: {
             query: {
-                /** @description Key of a field with dates */
+                /** @description Key of a field with dates, with or without a time. */
                 field: string;
                 /** @description A condition in the formula language. */
                 filter?: components["parameters"]["exportFilter"];
@@ -8233,7 +8233,13 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Typed"] & {
+                "application/json": {
+                    typed: components["schemas"]["Typed"]["typed"];
+                    id?: components["schemas"]["Typed"]["id"];
+                    reasons?: components["schemas"]["Typed"]["reasons"];
+                    form?: components["schemas"]["Typed"]["form"];
+                    carried?: components["schemas"]["Typed"]["carried"];
+                    lines?: components["schemas"]["Typed"]["lines"];
                     copy_of?: number | null;
                     form_parts?: components["schemas"]["FormParts"];
                     person_id?: number | null;

@@ -30,7 +30,7 @@ export type Operation = {
   summary: string;
   "x-least": string;
   parameters?: Parameter[];
-  requestBody?: { content: { [type: string]: { schema: Schema } } };
+  requestBody?: { content: { [type: string]: { schema: Schema; example?: unknown } } };
   responses: { [status: string]: { description?: string; $ref?: string; content?: { [type: string]: unknown } } };
 };
 export type Parameter = {

@@ -3,7 +3,7 @@ import { address } from "../../api/address";
 import { writeHeaders } from "../../api/client";
 import type { Document, Operation, Parameter } from "../../api/tokens";
 import { t } from "../../words";
-import { curlOf, exampleOf } from "./example";
+import { curlOf, exampleOfBody } from "./example";
 
 type Props = { document: Document; method: string; path: string; operation: Operation; parameters: Parameter[] };
 type Answer = { status: number; text: string };
@@ -16,7 +16,9 @@ export function TryCall({ document, method, path, operation, parameters }: Props
   const [type, media] = Object.entries(operation.requestBody?.content ?? {})[0] ?? [null, undefined];
   const json = type?.includes("json") ?? false;
   const [given, setGiven] = useState<{ [name: string]: string }>({});
-  const [body, setBody] = useState(() => (json ? JSON.stringify(exampleOf(document, media?.schema), null, 2) : ""));
+  const [body, setBody] = useState(() =>
+    json ? JSON.stringify(media ? exampleOfBody(document, media) : null, null, 2) : "",
+  );
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [busy, setBusy] = useState(false);
   const asked = parameters.filter((each) => each.in === "path" || each.in === "query");

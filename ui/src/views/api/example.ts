@@ -3,6 +3,10 @@ import type { Document, Schema } from "../../api/tokens";
 /** How deep objects in objects are made up. */
 const DEEPEST = 4;
 
+/** What the document shows of a body, or something that its schema describes. */
+export const exampleOfBody = (document: Document, media: { schema: Schema; example?: unknown }) =>
+  media.example ?? exampleOf(document, media.schema);
+
 /** Something that a schema describes, to begin with: what it requires, of objects without that all they may have. */
 export function exampleOf(document: Document, schema: Schema | undefined, depth = 0): unknown {
   if (!schema || depth > DEEPEST) return null;

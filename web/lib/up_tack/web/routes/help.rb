@@ -10,9 +10,10 @@ module UpTack
             json(Render::Functions.all)
           end
 
-          app.get("/api/openapi.json") { json(YAML.load_file(Installation.path("web", "openapi.yaml"))) }
+          app.get("/api/openapi.json") { json(Render::Document.all) }
           app.get("/api/openapi.yaml") do
-            send_file Installation.path("web", "openapi.yaml"), type: "application/yaml"
+            content_type "application/yaml"
+            Render::Document.yaml
           end
         end
       end
