@@ -17,7 +17,7 @@ module UpTack
         # @param table [String] key
         # @param format [String] a key of Interchange::Writers::TYPES
         # @param io [#<<]
-        # @param filter [String, nil] and sort:, search: as View takes them
+        # @param view [Hash] filter:, sort:, search: and changed_after:, as View takes them
         # @param fields [Array<String>, nil] keys of those wanted, in their order; nil for all that the person may see
         # @raise [Core::Invalid, Services::NotAllowed, Progress::Stopped]
         def call(table:, format:, io:, fields: nil, **view)

@@ -17,10 +17,7 @@ module UpTack
         # Characters of the values by which a cursor finds its place.
         LONGEST = 600
 
-        # @param sort [String, nil] as View takes it
-        # @param filter [String, nil] a condition in words of the formula language
-        # @param search [String, nil] a text that stands anywhere in a record
-        # @param changed_after [Integer, nil] a version: only records of greater ones
+        # @param view [Hash] sort:, filter:, search: and changed_after:, as View takes them
         # @param cursor [String, nil] `following` of the page before
         # @param at [Integer] how many records to leave out instead
         # @return [Page]
