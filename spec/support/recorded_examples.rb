@@ -4,7 +4,7 @@ require "active_support/core_ext/string/filters"
 require "json"
 
 # Examples for the API's document, taken from what specs ask and are answered: RECORD_EXAMPLES=1 with the specs of the
-# web writes web/examples.json anew. Of each operation the shortest that says something is kept.
+# web writes web/examples.json again. Of each operation the shortest that says something is kept.
 module RecordedExamples
   PATH = File.expand_path("../../web/examples.json", __dir__)
   # Entries of a list, letters of a text and bytes of a whole example.

@@ -131,6 +131,28 @@ RSpec.describe "Webhooks" do
     expect(inside.said).to eq([])
   end
 
+  it "stay switched off when somebody did that while a message was on its way, whatever came of it" do
+    made = hook(receiver(fail: 1).address)
+    rename_clay
+    allow_any_instance_of(UpTack::UseCases::Webhooks::Delivery).to receive(:call).and_wrap_original do |send|
+      ask(:patch, "/api/webhooks/#{made["id"]}", {active: false})
+      send.call
+    end
+    deliver
+    expect(listed).to include("active" => false, "failures" => 1)
+  end
+
+  it "say that a backup took the place of what they told of" do
+    taker = receiver
+    hook(taker.address)
+    UpTack::Store::Webhook.update_all(place: "99-5")
+    deliver
+    expect(taker.messages).to match([include("restored" => true, "changes" => [])])
+    rename_clay
+    deliver
+    expect(taker.messages.last).to include("restored" => false, "changes" => [include("table" => "clays")])
+  end
+
   it "tell nothing more once they are deleted" do
     taker = receiver
     made = hook(taker.address)

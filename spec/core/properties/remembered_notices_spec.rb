@@ -57,7 +57,7 @@ RSpec.describe "Notices that are remembered" do
     }
   end
 
-  it "are those that are found anew, after any change" do
+  it "are those that are found without memory, after any change" do
     random = Random.new(RSpec.configuration.seed)
     design = design_of_three_fills
     told = []

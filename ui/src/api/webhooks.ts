@@ -3,7 +3,7 @@ import { api, data } from "./client";
 import { confirmed } from "./confirmed";
 import { queryKeys } from "./queryKeys";
 
-/** Addresses that are told of changes. How far each is changes by itself, so it is asked for again. */
+/** Addresses that are told of changes. How far each has got is asked for again and again. */
 export const useWebhooks = () =>
   useQuery({ queryKey: queryKeys.webhooks(), queryFn: () => data(api.GET("/api/webhooks")), refetchInterval: 5_000 });
 

@@ -3,7 +3,7 @@
 module UpTack
   module Services
     # Brings an order of records that was found before up to date by the change log: records that were saved since
-    # are looked at again and put where they belong now. So a list of many thousands need not be sorted anew whenever
+    # are looked at again and put where they belong now. So a list of many thousands need not be sorted again whenever
     # somebody saves one record.
     class KeptOrder
       # Saves since the last look beyond which everything is asked for again.

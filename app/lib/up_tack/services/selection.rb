@@ -89,7 +89,7 @@ module UpTack
         KeptOrder.new(@table, query, keys, other_tables).catch_up(ids, before, latest) if ids && query.whole?
       end
 
-      # Names that are worked out, and texts looked for among names, follow more than the log tells here.
+      # Names that are calculated, and texts looked for among names, follow more than the log tells here.
       # @return [Array<String>, nil] ids of tables whose records decide too
       def other_tables
         return if @searches.any? || @filter&.references&.any? { |reference| !reference.own? } || fleeting?

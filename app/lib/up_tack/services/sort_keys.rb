@@ -55,7 +55,7 @@ module UpTack
       # @param row [Hash{String=>Object}]
       # @return [Array<Object>, nil] values that give the same keys, as JSON carries them
       def dump(id, row)
-        return unless @sorts.all? { |sort| sort.version? || @table.kept?(sort.field.key) }
+        return unless @sorts.all? { |sort| sort.kept?(@table) }
 
         @sorts.map { |sort| sort.version? ? version(id, row) : Core::Values.dump(row[sort.field.key]) }
       end

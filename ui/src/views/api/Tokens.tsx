@@ -6,6 +6,7 @@ import { useMakeToken, useRevokeToken, useTokens } from "../../api/tokens";
 import { lowerFirst } from "../../components/lowerFirst";
 import { showDay } from "../../components/moments";
 import { t, word } from "../../words";
+import { ShownOnce } from "./ShownOnce";
 
 type Role = "reader" | "clerk" | "builder";
 const ROLES: Role[] = ["reader", "clerk", "builder"];
@@ -68,21 +69,7 @@ export function Tokens() {
         </p>
       )}
       {make.data && (
-        <div className="rounded border border-secondary border-dashed bg-[var(--tint-lit)] p-3" aria-live="polite">
-          <p className="mb-1 text-xs">{t("tokens.once")}</p>
-          <div className="flex flex-wrap items-center gap-3">
-            <code className="min-w-0 break-all font-mono text-[0.8125rem]">{make.data.token}</code>
-            <button
-              type="button"
-              className="btn btn-xs"
-              onClick={async () => {
-                await navigator.clipboard.writeText(make.data.token);
-                toast(t("tokens.copied"));
-              }}
-            >
-              {t("tokens.copy")}
-            </button>
-          </div>
+        <ShownOnce note={t("tokens.once")} text={make.data.token}>
           {make.data.role === "reader" && (
             <div className="mt-3 text-xs">
               <p className="mb-1">{t("tokens.subscribe")}</p>
@@ -97,7 +84,7 @@ export function Tokens() {
               </ul>
             </div>
           )}
-        </div>
+        </ShownOnce>
       )}
       {tokens.data && tokens.data.length === 0 && <p className="quiet">{t("tokens.none")}</p>}
       {tokens.data && tokens.data.length > 0 && (

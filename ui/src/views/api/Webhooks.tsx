@@ -4,6 +4,7 @@ import { useTables } from "../../api/queries";
 import { useDeleteWebhook, useMakeWebhook, useSwitchWebhook, useTryWebhook, useWebhooks } from "../../api/webhooks";
 import { showMoment } from "../../components/moments";
 import { t } from "../../words";
+import { ShownOnce } from "./ShownOnce";
 
 /** Addresses of other programs that are told of changes: added, tried, switched off and on, deleted. */
 export function Webhooks() {
@@ -54,12 +55,7 @@ export function Webhooks() {
           {make.error.message}
         </p>
       )}
-      {make.data && (
-        <div className="rounded border border-secondary border-dashed bg-[var(--tint-lit)] p-3" aria-live="polite">
-          <p className="mb-1 text-xs">{t("webhooks.once")}</p>
-          <code className="break-all font-mono text-[0.8125rem]">{make.data.secret}</code>
-        </div>
-      )}
+      {make.data && <ShownOnce note={t("webhooks.once")} text={make.data.secret} />}
       {webhooks.data?.length === 0 && <p className="quiet">{t("webhooks.none")}</p>}
       {webhooks.data && webhooks.data.length > 0 && (
         <ul className="flex flex-col text-[0.8125rem]">

@@ -51,11 +51,11 @@ module UpTack
 
           place = keys.place(ids, known, cursor.id)
           (ids[place] == cursor.id) ? place + 1 : place
-        rescue ArgumentError, TypeError
+        rescue ArgumentError, TypeError, NoMethodError, RangeError
           Cursor.refuse
         end
 
-        # Values that are worked out on reading, or too long, tell no place.
+        # Values that are calculated on reading, or too long, tell no place.
         def gone_on(ids, cursor) =
           (ids[cursor.at - 1] == cursor.id) ? cursor.at : ids.index(cursor.id)&.succ || (cursor.at - 1)
 

@@ -36,6 +36,8 @@ module UpTack
 
           def work(workspace, webhook)
             new(workspace, webhook).call
+          rescue ActiveRecord::RecordNotFound
+            nil # Somebody has deleted it.
           rescue => e
             Log["Webhooks"].error("Webhook #{webhook.id} failed", e)
           ensure
@@ -57,7 +59,7 @@ module UpTack
             return note(place: delivery.page.place) if delivery.empty?
 
             told(delivery.call)
-            return unless delivery.page.more
+            return unless delivery.page.more && @webhook.active
           end
         rescue Delivery::Failed => e
           failed(e)
@@ -73,9 +75,11 @@ module UpTack
           since = @webhook.failing_since || now
           over = error.gone || now - since > GIVEN_UP
           pause = [FIRST_PAUSE * (2**@webhook.failures.clamp(0, 20)), error.wait.to_i].max.clamp(0, LONGEST_PAUSE)
-          note(failures: @webhook.failures + 1, failing_since: since, next_at: now + pause, problem: error.message,
-            active: !over)
-          tell_builder(error) if over
+          note(failures: @webhook.failures + 1, failing_since: since, next_at: now + pause, problem: error.message)
+          return unless over
+
+          note(active: false)
+          tell_builder(error)
         end
 
         # Whatever somebody changed or deleted meanwhile stays so.
@@ -84,8 +88,6 @@ module UpTack
 
           Store::Database.write { Store::Webhook.where(id: @webhook.id).update_all(columns) }
           @webhook.reload
-        rescue ActiveRecord::RecordNotFound
-          raise Delivery::Failed, "deleted"
         end
 
         def tell_builder(error)
