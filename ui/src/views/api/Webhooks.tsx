@@ -118,7 +118,9 @@ function Row({ webhook, labels }: { webhook: Webhook; labels: string }) {
       {webhook.problem && (
         <p className="text-error text-xs" role="status">
           {webhook.problem}
-          {webhook.active && webhook.next_at && ` ${t("webhooks.again", { at: showMoment(webhook.next_at) })}`}
+          {webhook.active &&
+            webhook.next_at &&
+            ` ${t("webhooks.again", { at: showMoment(webhook.next_at.slice(0, 16)) })}`}
         </p>
       )}
     </li>
@@ -128,5 +130,5 @@ function Row({ webhook, labels }: { webhook: Webhook; labels: string }) {
 function state(webhook: Webhook) {
   if (!webhook.active) return t("webhooks.isOff", { count: webhook.waiting });
   if (webhook.waiting > 0) return t("webhooks.waiting", { count: webhook.waiting });
-  return webhook.told_at ? t("webhooks.told", { at: showMoment(webhook.told_at) }) : t("webhooks.ready");
+  return webhook.told_at ? t("webhooks.told", { at: showMoment(webhook.told_at.slice(0, 16)) }) : t("webhooks.ready");
 }

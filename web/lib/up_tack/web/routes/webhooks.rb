@@ -41,9 +41,13 @@ module UpTack
             id: webhook.id, address: webhook.address, active: webhook.active, problem: webhook.problem,
             tables: webhook.table_ids&.filter_map { |id| tables.find { |table| table.id == id }&.key },
             waiting: UseCases::Webhooks::Subscriptions.new(workspace).waiting(webhook), failures: webhook.failures,
-            made_at: webhook.made_at.iso8601, told_at: webhook.told_at&.iso8601, next_at: webhook.next_at&.iso8601
+            made_at: local(webhook.made_at, workspace), told_at: local(webhook.told_at, workspace),
+            next_at: local(webhook.next_at, workspace)
           }
         end
+
+        # @return [String, nil] as the firm's clocks show it, with its distance from UTC
+        def self.local(time, workspace) = time && workspace.clock.local(time).iso8601
       end
     end
   end
