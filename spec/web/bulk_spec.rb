@@ -66,6 +66,30 @@ RSpec.describe "Many records over HTTP" do
     expect(pieces.find(5)["maker_note"]).to eq("Thin")
   end
 
+  it "writes a batch in portions, with the same results, and nothing where one is refused" do
+    writes = 0
+    allow(UpTack::Store::Database).to receive(:write).and_wrap_original do |write, *rest, **options, &work|
+      writes += 1
+      write.call(*rest, **options, &work)
+    end
+    records = Array.new(120) { |place| {typed: good_piece.merge("wet_weight" => (place == 7) ? "1" : nil).compact} }
+    records << {id: 5, typed: {maker_note: "Thin"}} << {id: 999, typed: {}}
+    before = pieces.count
+    all = ask(:post, "/api/tables/pieces/batch", {records: records})
+    expect([status, all["results"].map { |each| each.values_at("state", "id", "version") }.tally]).to eq(
+      [422, {["not_saved", nil, nil] => 119, ["refused", nil, nil] => 1, ["not_saved", 5, nil] => 1,
+             ["gone", 999, nil] => 1}]
+    )
+    passing = ask(:post, "/api/tables/pieces/batch", {records: records, keep: "passing"})
+    expect(passing["results"].map { |each| each["state"] }.tally).to eq("saved" => 120, "refused" => 1, "gone" => 1)
+    expect(passing["results"][7]["messages"].first).to include("field" => "wet_weight")
+    expect(pieces.count).to eq(before + 119)
+    newest = passing["results"][119]
+    expect(ask(:get, "/api/tables/pieces/records/#{newest["id"]}")).to include("version" => newest["version"])
+    # It was done elsewhere: here nobody waited for the lock.
+    expect(writes).to be < 5
+  end
+
   it "finds a text and a record anywhere in a view" do
     found = ask(:get, "/api/tables/pieces/places?text=mug&sort=-id")
     expect(found).to include("number" => 1, "fields" => include("piece"))

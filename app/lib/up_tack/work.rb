@@ -41,6 +41,9 @@ module UpTack
         UseCases::Maintenance::Backups.new(workspace.clock, person: workspace.person).make(why)
       end,
       "backup when due" => ->(workspace, _) { UseCases::Maintenance::Backups.new(workspace.clock).make_due },
+      "batch" => ->(workspace, progress, channel:, **asked) do
+        UseCases::Bulk::WriteEach.new(workspace, channel: channel, progress: progress).call(**asked)
+      end,
       "bulk" => ->(workspace, progress, **asked) do
         UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
       end,
@@ -101,6 +104,7 @@ module UpTack
 
     # Which of them leave nothing behind, by their arguments.
     TRIED = {
+      "batch" => ->(arguments) { arguments[:keep] == "none" },
       "bulk" => ->(arguments) { arguments[:keep] == "none" },
       "check" => ->(_) { true },
       "import" => ->(arguments) { arguments[:keep] == "none" },
@@ -133,6 +137,14 @@ module UpTack
       rescue Errno::ESRCH
         nil # It has ended already.
       end
+
+      # Does it in this process, where it takes less time than another one takes to begin.
+      # @param task [String] key of TASKS
+      # @param arguments [Hash{Symbol=>Object}]
+      # @param workspace [Workspace] of whoever asks
+      # @param progress [Progress]
+      # @return [Object] what the task gives
+      def here(task, arguments, workspace, progress) = TASKS.fetch(task).call(workspace, progress, **arguments)
 
       # Does it elsewhere, and waits for what comes of it.
       # @param task [String] key of TASKS

@@ -32,6 +32,7 @@ export function Webhooks() {
             className="input input-sm w-full font-mono"
             value={url}
             placeholder="http://127.0.0.1:4900/"
+            translate="no"
             onChange={(event) => setUrl(event.target.value)}
           />
         </label>

@@ -11,6 +11,10 @@ module UpTack
         # @return [Hash{String=>Object}] the signed end of the log, as an export ends with it
         def self.head = Store::Head.kept
 
+        # @param ids [Array<Integer>]
+        # @return [Array<Store::Entry>] those with these numbers, oldest first
+        def self.numbered(ids) = Store::Entry.where(id: ids).order(:id).to_a
+
         # @param entries [Array<Store::Entry>]
         # @return [Array<Integer>] numbers of those before which the clock was set back
         def self.set_back(entries)

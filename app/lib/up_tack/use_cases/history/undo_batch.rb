@@ -5,13 +5,17 @@ module UpTack
     module History
       # Takes back a change of many records as one: each value that is still as the
       # change left it becomes what it was before, through the rules; a record that it
-      # made goes, and one that it deleted comes back. What somebody changed since, or what the rules refuse now, stays
-      # and is
+      # made goes, and one that it deleted comes back. What somebody changed since, or what the rules refuse now,
+      # stays and is counted.
       class UndoBatch
         # undone:: values put back and records taken out; left:: those that stay
         Result = Struct.new(:batch, :undone, :left, keyword_init: true)
         # Entries read at a time.
         PORTION = 500
+
+        # @param id [Integer] of a batch
+        # @return [Integer] how many entries it has in the log
+        def self.size(id) = Store::Entry.where(batch_id: id).count
 
         def initialize(workspace, progress: Progress.none)
           @workspace = workspace
@@ -21,7 +25,7 @@ module UpTack
         # @return [Result]
         # @raise [Store::NotFound, Core::Invalid]
         def call(id)
-          many = Store::Entry.where(batch_id: id).count
+          many = self.class.size(id)
           Services::Portions.run(@workspace, many, progress: @progress) do |portions|
             batch = wanted(id)
             table = table_of(batch) or Core::Invalid.because(Core::Messages["common.its_table_is_no_longer_there"])

@@ -52,12 +52,19 @@ module UpTack
           looked_at_elsewhere(e.id)
         end
 
-        # The same in a process of its own.
+        # Records that are written sooner than a process has begun.
+        FEW = 20
+
+        # The same in a process of its own, where it may take long.
         # @param task [String] key of Work::TASKS
         # @param arguments [Hash{Symbol=>Object}] for it
-        # @param more [Hash] status: and shared: as #in_background has them
-        def work_apart(task, arguments, present = nil, **more)
+        # @param many [Integer, nil] how many records are written, where it is known; FEW and fewer are written here
+        #   unless it is a try
+        # @param more [Hash] status:, failed: and shared: as #in_background has them
+        def work_apart(task, arguments, present = nil, many: nil, **more)
           in_background(present, **more) do |progress, workspace|
+            next Work.here(task, arguments, workspace, progress) if many && many <= FEW && arguments[:keep] != "none"
+
             Work.call(task, arguments, person: workspace.person, progress: progress)
           end
         end

@@ -20,92 +20,54 @@ module UpTack
             }
             asked.update(typed: sent["typed"] ? typed : {}, keep: sent["keep"].to_s)
             present = ->(report, workspace) { Render::Report.render(report, table, workspace.visibility) }
-            work_apart("bulk", asked, present)
+            work_apart("bulk", asked, present, many: asked[:ids]&.length)
           end
 
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
-            drafts, came, keep = drafts_sent, channel, sent["keep"] ? sent["keep"].to_s : "all"
-            present = ->((report, results), workspace) do
-              {report: Render::Report.render(report, table, workspace.visibility), results: results}
-            end
+            keep = sent["keep"] ? sent["keep"].to_s : "all"
+            asked = {table: table.key, drafts: drafts_sent, keep: keep, channel: channel}
+            present = ->((report, results), workspace) { Routes::Bulk.told(report, results, table, workspace) }
             failed = ->((report, _)) do
               {title: Routes::Bulk.not_saved(report), code: "not_saved"} if report.batch.nil? && keep != "none"
             end
-            in_background(present, failed: failed) do |progress, workspace|
-              Routes::Bulk.write(
-                workspace,
-                UseCases::Bulk::Write.new(workspace, channel: came, progress: progress),
-                table: table,
-                drafts: drafts,
-                keep: keep
-              )
-            end
+            work_apart("batch", asked, present, many: asked[:drafts].length, failed: failed)
           end
 
           app.helpers BodyReader
         end
 
-        # @param drafts [Array<Hash>] as Bulk::Write takes them
-        # @return [Array(UseCases::Bulk::Report, Array<Hash>)] what came of all, and of each in its place
-        def self.write(workspace, writing, table:, drafts:, keep:)
-          results = Array.new(drafts.length) { {state: "gone", id: nil, version: nil, messages: []} }
-          summary =
-            if drafts.length == 1
-              "1 record written"
-            else
-              "#{Core::Values::Plain.grouped(drafts.length)} records written"
-            end
-          report =
-            writing.call(table: table.key, drafts: drafts, summary: summary, keep: keep) do |place, answer|
-              results[place] = (
-                if answer.state == :conflict
-                  conflict(workspace, table, answer, drafts[place][:id])
-                else
-                  result(answer, table, workspace.visibility)
-                end
-              )
-            end
-          results.each_with_index { |result, place| result[:id] ||= drafts[place][:id] }
-          take_back(results, drafts) unless report.batch
-          [report, results]
+        # @param report [UseCases::Bulk::Report]
+        # @param results [Array<UseCases::Bulk::WriteEach::Result>]
+        # @param table [Core::Design::Table]
+        # @param workspace [Workspace] of whoever asks
+        # @return [Hash] what became of all, and of each in its place
+        def self.told(report, results, table, workspace)
+          {
+            report: Render::Report.render(report, table, workspace.visibility),
+            results: results.map { |result| one(result, table, workspace) }
+          }
         end
 
-        # What was undone again with the others has no number and no version that anybody may go by.
-        def self.take_back(results, drafts)
-          results.zip(drafts) do |result, draft|
-            result.merge!(state: "not_saved", id: draft[:id], version: nil) if result[:state] == "saved"
-          end
+        def self.one(result, table, workspace)
+          messages = result.refusals.map { |each| workspace.visibility.refusal(each, table).to_h }
+          told = {state: result.state, id: result.id, version: result.version, messages: messages}
+          (result.state == "conflict") ? told.merge(conflict(result, table, workspace)) : told
         end
+
+        # @return [Hash] of a record that somebody else changed: as it is now, and what they did
+        def self.conflict(result, table, workspace)
+          record = UseCases::Records::FindRecord.new(workspace).call(table: table.key, id: result.id)
+          {
+            record: Render::Record.new(workspace, table).render(record),
+            theirs: Render::Entry.new(workspace).all(UseCases::History::Entries.numbered(result.theirs))
+          }
+        end
+        private_class_method :one, :conflict
 
         # @return [String] in words for whoever sent them
         def self.not_saved(report) =
           Core::Messages["web.bulk.nothing_was_saved", refused: report.refused_count, all: report.looked_at]
-
-        # @return [Hash] of a record that somebody else changed: as it is now, and what they did
-        def self.conflict(workspace, table, answer, id)
-          record = UseCases::Records::FindRecord.new(workspace).call(table: table.key, id: id)
-          {
-            **result(answer, table, workspace.visibility),
-            record: Render::Record.new(workspace, table).render(record),
-            theirs: Render::Entry.new(workspace).all(answer.theirs)
-          }
-        end
-
-        # @param answer [Services::SaveResult]
-        # @param visible [Core::Design::Visibility] of whoever asks
-        # @return [Hash] what became of one record
-        def self.result(answer, table, visible)
-          messages =
-            (answer.state == :refused) ? answer.outcome.refusals.map { |each| visible.refusal(each, table).to_h } : []
-          state = (answer.state == :saved && answer.outcome.changes.empty?) ? "unchanged" : answer.state.to_s
-          {
-            state: state,
-            id: answer.record&.id,
-            version: (answer.record&.version if answer.state == :saved),
-            messages: messages
-          }
-        end
 
         # Reads what was sent.
         module BodyReader

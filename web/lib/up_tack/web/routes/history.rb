@@ -79,7 +79,7 @@ module UpTack
           app.post("/api/history/batches/:id/undo") do
             batch = record_id
             present = ->(result, _) { {undone: result.undone, left: result.left, batch: result.batch.id} }
-            work_apart("undo", {batch: batch}, present)
+            work_apart("undo", {batch: batch}, present, many: UseCases::History::UndoBatch.size(batch))
           end
         end
       end

@@ -39,7 +39,7 @@ module UpTack
             present = ->(result, _) do
               {saved: result.saved, left: result.left, refused: result.refused, batch: result.batch&.id}
             end
-            work_apart("tidy", {table: table, picked: chosen}, present)
+            work_apart("tidy", {table: table, picked: chosen}, present, many: chosen&.length)
           end
 
           app.post("/api/tables/:table/suggestions/ignore") do
