@@ -75,6 +75,67 @@ RSpec.describe "What is written in cells" do
     "t and f" => ["yes_no", {"t" => true, "f" => false}],
     "ja and nein" => ["yes_no", {"ja" => true, "Nein" => false}],
     "letters and a name" => ["text", {"t" => "t", "Fern" => "Fern"}],
+    "pounds and pence" => ["number", {"£3.50" => "3.5", "£1,000" => "1000", "-£0.05" => "-0.05", "£12" => "12"}],
+    "yen" => ["number", {"¥1,200" => "1200", "¥90" => "90"}],
+    "rupees" => ["number", {"₹5" => "5", "₹1,250.75" => "1250.75"}],
+    "francs" => ["number", {"CHF 1'234.50" => "1234.5", "CHF 5" => "5"}],
+    "codes behind" => ["number", {"5 EUR" => "5", "1,200 EUR" => "1200"}],
+    "degrees" => ["number", {"1240 °C" => "1240", "-5 °C" => "-5", "1,260 °C" => "1260"}],
+    "degrees without a space" => ["number", {"1240°C" => "1240", "980°C" => "980"}],
+    "per mille" => ["number", {"5 ‰" => "5", "2.5 ‰" => "2.5"}],
+    "percent without a space" => ["number", {"5%" => "5", "-2.5%" => "-2.5", "100%" => "100"}],
+    "areas" => ["number", {"5 m²" => "5", "12.5 m²" => "12.5"}],
+    "litres" => ["number", {"5 l" => "5", "0.75 l" => "0.75"}],
+    "real minus signs" => ["number", {"−5" => "-5", "−1,000" => "-1000", "3" => "3"}],
+    "country codes" => ["text", {"+44" => "+44", "+353" => "+353"}],
+    "fifteen digits" => ["number", {"123456789012345" => "123456789012345", "0.000001" => "0.000001"}],
+    "zeros behind" => ["number", {"5.00" => "5", "0.10" => "0.1", "1200.500" => "1200.5"}],
+    "numbers with commas only" => ["number", {"0,75" => "0.75", "12,5" => "12.5", "3" => "3"}],
+    "numbers and nothing in words" => ["number", {"5" => "5", "none" => nil, "null" => nil, "–" => nil, "NIL" => nil}],
+    "amounts in brackets" => ["number", {"($1,250.00)" => "-1250", "$3.00" => "3"}],
+    "two currencies" => ["text", {"$5" => "$5", "€5" => "€5"}],
+    "ordinals" => ["date", {"1st March 2026" => "2026-03-01", "22nd Nov 2026" => "2026-11-22"}],
+    "weekdays" => ["date", {"Mon 23 Nov 2026" => "2026-11-23", "Tue, 24 November 2026" => "2026-11-24"}],
+    "months in small letters" => ["date", {"23 nov 2026" => "2026-11-23", "3 may 1999" => "1999-05-03"}],
+    "months with a full stop" => ["date", {"23. Nov. 2026" => "2026-11-23", "Nov. 3, 2026" => "2026-11-03"}],
+    "years of two figures" => ["date", {"23/11/26" => "2026-11-23", "01/02/99" => "1999-02-01"}],
+    "days that hardly exist" => ["date", {"29/02/2024" => "2024-02-29", "31.12.1999" => "1999-12-31"}],
+    "days that do not exist" => ["text", {"30/02/2026" => "30/02/2026", "31/04/2026" => "31/04/2026"}],
+    "months that do not exist" => ["text", {"2026-13-01" => "2026-13-01", "2026-00-10" => "2026-00-10"}],
+    "days with dashes" => ["date", {"23-11-2026" => "2026-11-23", "05-06-2026" => "2026-06-05"}],
+    "eight figures that are no day" => ["number", {"20260231" => "20260231", "20261123" => "20261123"}],
+    "weeks" => ["text", {"2026-W48" => "2026-W48", "2026-W01" => "2026-W01"}],
+    "quarters" => ["text", {"Q1 2026" => "Q1 2026", "Q4 2025" => "Q4 2025"}],
+    "parts of a second" => ["moment", {"2026-11-23T09:30:00.250Z" => "2026-11-23T09:30:00Z"}],
+    "zones behind GMT" => [
+      "moment", {"2026-11-23T09:30:00-05:00" => "2026-11-23T14:30:00Z",
+                 "2026-11-23 23:30-0530" => "2026-11-24T05:00:00Z"}
+    ],
+    "German moments" => [
+      "moment", {"23.11.2026 09:30" => "2026-11-23T09:30:00Z", "1.2.2026 17:05:10" => "2026-02-01T17:05:10Z"}
+    ],
+    "noon and midnight" => ["time", {"12:00 AM" => "00:00:00", "12:00 PM" => "12:00:00", "1:05 pm" => "13:05:00"}],
+    "ends of the day" => ["time", {"00:00" => "00:00:00", "23:59" => "23:59:00", "23:59:59" => "23:59:59"}],
+    "ratios" => ["text", {"3:4" => "3:4", "16:9" => "16:9"}],
+    "oui and non" => ["yes_no", {"oui" => true, "Non" => false}],
+    "si and no" => ["yes_no", {"sí" => true, "no" => false}],
+    "capital answers" => ["yes_no", {"YES" => true, "NO" => false, "true" => true, "False" => false}],
+    "on and perhaps" => ["text", {"yes" => "yes", "perhaps" => "perhaps"}],
+    "addresses of machines" => ["text", {"192.168.0.1" => "192.168.0.1", "10.0.0.12" => "10.0.0.12"}],
+    "post codes" => ["text", {"SW1A 1AA" => "SW1A 1AA", "EC2 4XY" => "EC2 4XY"}],
+    "post codes of figures" => ["text", {"01067" => "01067", "10115" => "10115"}],
+    "book numbers" => ["text", {"978-3-16-148410-0" => "978-3-16-148410-0", "0-306-40615-2" => "0-306-40615-2"}],
+    "card numbers" => ["text",
+      {"4000 1234 5678 9010" => "4000 1234 5678 9010", "4000123456789010" => "4000123456789010"}],
+    "mail addresses" => ["text", {"ona@example.org" => "ona@example.org", "7@example.org" => "7@example.org"}],
+    "sizes" => ["text", {"10x20" => "10x20", "5 x 7" => "5 x 7"}],
+    "fractions" => ["text", {"1/2" => "1/2", "3/4" => "3/4"}],
+    "ranges" => ["text", {"5-10" => "5-10", "900–980" => "900–980"}],
+    "comparisons" => ["text", {"<5" => "<5", "> 10" => "> 10"}],
+    "hexadecimal" => ["text", {"0x1F" => "0x1F", "FF00AA" => "FF00AA"}],
+    "not a number" => ["text", {"NaN" => "NaN", "inf" => "inf", "1" => "1"}],
+    "telephones with brackets" => ["text",
+      {"(020) 7946 0000" => "(020) 7946 0000", "(0161) 496 0001" => "(0161) 496 0001"}],
     "odd" => ["text", {"1,2,3" => "1,2,3", "1..2" => "1..2", "--5" => "--5", "5-" => "5-", "e5" => "e5"}]
   }
   meant = {
@@ -82,6 +143,10 @@ RSpec.describe "What is written in cells" do
     "time" => ->(text) { UpTack::Core::DayTime.read(text) }, "yes_no" => ->(value) { value },
     "text" => ->(text) { text }
   }
+
+  it "knows 200 spellings and more" do
+    expect(columns.values.sum { |_, cells| cells.length }).to be > 200
+  end
 
   it "is proposed as what it comes in as" do
     header = columns.keys

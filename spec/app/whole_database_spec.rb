@@ -83,7 +83,7 @@ RSpec.describe "A whole database" do
   end
 
   it "leaves neither tables nor records when it is stopped, killed or refused" do
-    rows = (1..400).map { |n| "INSERT INTO jars VALUES (#{n}, 'Jar #{n}', #{(n > 1) ? n - 1 : "NULL"});" }.join
+    rows = (1..1500).map { |n| "INSERT INTO jars VALUES (#{n}, 'Jar #{n}', #{(n > 1) ? n - 1 : "NULL"});" }.join
     path = pots("CREATE TABLE jars (id INTEGER PRIMARY KEY, name TEXT, after_id INTEGER REFERENCES jars(id));#{rows}")
     upload = brought(path)
     wishes = looked(upload).last.map(&:wish)
@@ -105,7 +105,7 @@ RSpec.describe "A whole database" do
     expect(contents).to eq(before)
     wishes.first["fields"][1]["rules"] = [{"kind" => "length", "most" => 5}]
     result = bring_in.call("all") { nil }
-    expect([result.batch, result.tables.first.report.refused_count]).to eq([nil, 391])
+    expect([result.batch, result.tables.first.report.refused_count]).to eq([nil, 1491])
     expect(contents).to eq(before)
     result = bring_in.call { nil }
     expect([result.tables.first.made, records("jars").length]).to eq([9, 9])

@@ -118,6 +118,41 @@ RSpec.describe "Import" do
     )
   end
 
+  it "suggests rules from all rows, with choices to edit, and offers to fix what refuses rows that are right" do
+    stub_const("UpTack::Interchange::Profile::ROWS", 20)
+    file = File.join(StoreHelp::FOLDER, "tiles.csv")
+    rows = Array.new(60) { |n| [format("TL-%03d", n), (n == 50) ? "salt" : %w[raku glaze][n % 2], n % 7] }
+    File.write(file, [%w[Code Programme Chips], *rows].map(&:to_csv).join)
+    visit "/import"
+    bring(file)
+    expect(page).to have_text("Suggested from all 60 rows. Each of them complies.")
+    expect(page).to have_select("Type: Programme", selected: "Choice").and have_text("raku, glaze and 1 more")
+    click_button "Edit choices: Programme"
+    expect(page).to have_field("Choices: Programme", with: "raku\nglaze\nsalt")
+    fill_in "Choices: Programme", with: "raku\nglaze\n\nraku"
+    check "between 0 and 6"
+    click_button "Done"
+    expect(page).to have_css("td p", text: /\Araku, glaze\s+Edit\z/)
+    expect(accessibility_problems).to eq([])
+    click_button "Create table"
+    click_button "Preview"
+    expect(page).to have_css("[role=status]",
+      text: "59 new · 1 refused").and have_text("Not a choice of Programme yet: salt")
+    click_button "Add it to Programme"
+    expect(page).to have_css("[role=status]", text: "60 new")
+    expect(workspace.table("tiles").field("programme").choices).to eq(%w[raku glaze salt])
+
+    more = File.join(StoreHelp::FOLDER, "more tiles.csv")
+    File.write(more, "Code,Programme,Chips\nTL-900,raku,3\nTL-901,raku,12\n")
+    click_button "Another file"
+    bring(more)
+    click_button "Preview"
+    expect(page).to have_css("[role=status]", text: "1 new · 1 refused")
+    click_button "Leave this rule off: Chips must be between 0 and 6."
+    expect(page).to have_css("[role=status]", text: "2 new")
+    expect(workspace.table("tiles").rules.map(&:kind)).not_to include("limits")
+  end
+
   it "moves a database in: chosen, renamed, previewed, and its refusals mended" do
     visit "/import"
     attach_file "or choose one", demo("kiln_club.sql")

@@ -69,6 +69,21 @@ RSpec.describe "Files over HTTP" do
     expect(kinds).to eq([["link"], ["text"]])
   end
 
+  it "says which texts are no choices yet, to those who may see the field" do
+    change(:AddTable, label: "Tiles")
+    change(:AddField, table: "tiles", parts: {"label" => "Glaze", "type" => "choice", "choices" => %w[Shino]})
+    texts = ["Shino", "shino", "Salt", "salt ", "Ash", "", "x" * 90]
+    id = bring("tiles.csv", "Name,Glaze\n#{texts.each_with_index.map { |text, n| "T#{n},#{text}" }.join("\n")}\n")
+    report = ask(:post, "/api/tables/tiles/import", {id: id, keep: "none"})["report"]
+    expect(report["not_choices"]).to eq([{"field" => "glaze", "texts" => %w[Salt Ash]}])
+    ask(:patch, "/api/tables/tiles/fields/glaze", {choices: %w[Shino Salt Ash]})
+    again = ask(:post, "/api/tables/tiles/import", {id: id, keep: "none"})["report"]
+    expect(again).to include("refused" => 1, "not_choices" => [])
+    drafts = [{typed: {name: "T", glaze: "Tin"}}]
+    expect(ask(:post, "/api/tables/tiles/batch",
+      {records: drafts})["report"]["not_choices"].first["texts"]).to eq(["Tin"])
+  end
+
   it "makes a table of a file, with the rules that the builder left" do
     id =
       bring(

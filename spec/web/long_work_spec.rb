@@ -95,6 +95,7 @@ RSpec.describe "Work that takes long" do
     custom_request("POST", "/api/imports?name=clays.csv", "Name;Family\nMoor;Stoneware\n",
       {"CONTENT_TYPE" => "application/octet-stream", "HTTP_X_WRITE_KEY" => @write_key})
     id = JSON.parse(last_response.body)["id"]
+    expect(report_of(:post, "/api/imports/#{id}/look", {whole: true})).to include("whole" => true, "rows" => 1)
     expect(report_of(:post, "/api/tables/clays/import",
       {id: id, keep: "none", match: "name"})).to include("made", "report")
     write_tables

@@ -75,6 +75,9 @@ module UpTack
       "import of tables" => ->(workspace, progress, **asked) do
         UseCases::Imports::ImportCollection.new(workspace, progress: progress).call(**asked)
       end,
+      "look at file" => ->(workspace, progress, **asked) do
+        UseCases::Imports::LookAtFile.new(workspace, progress: progress).call(**asked)
+      end,
       "look at tables" => ->(workspace, progress, upload:) do
         UseCases::Imports::Collections.new(workspace, progress: progress).call(upload)
       end,
@@ -112,7 +115,7 @@ module UpTack
     }.freeze
 
     # Those that answer a question, and can be left off anywhere.
-    HARMLESS = ["effect", "failing", "look at tables", "space", "verify"].freeze
+    HARMLESS = ["effect", "failing", "look at file", "look at tables", "space", "verify"].freeze
     # Those before which others go: they never have the lock for writing, or for an instant.
     PATIENT = [*HARMLESS, "backup", "backup when due", "calculate ahead", "export", "export of all",
       "prove restore"].freeze

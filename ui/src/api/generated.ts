@@ -3708,7 +3708,6 @@ export interface components {
             name: string;
             key: string;
             label: string;
-            /** @description How many there are; of files, about. */
             rows: number;
             notes: string[];
             /** @description Why it can't be read. */
@@ -3720,6 +3719,8 @@ export interface components {
                 label: string;
                 type: string;
                 choices: string[] | null;
+                /** @description The different values, which could be choices; null where there are too many. */
+                values: string[] | null;
                 format: {
                     [key: string]: string;
                 } | null;
@@ -3812,6 +3813,11 @@ export interface components {
                 rule: string | null;
                 name: string | null;
                 count: number;
+            }[];
+            /** @description Texts that were refused because they are not among a field's choices, as they came. */
+            not_choices: {
+                field: string;
+                texts: string[];
             }[];
             /** @description Some of the refused records. */
             refusals: {
@@ -6600,6 +6606,14 @@ export interface operations {
                             made: number;
                             notes: string[];
                             refused: number;
+                            /** @description Rules that refuse rows. */
+                            by_rule: {
+                                field: string;
+                                kind: string;
+                                words: string;
+                                count: number;
+                            }[];
+                            not_choices: components["schemas"]["Report"]["not_choices"];
                             refusals: {
                                 row: number;
                                 title: string;
@@ -6670,6 +6684,8 @@ export interface operations {
                     table?: string | null;
                     /** @description Whether columns may belong to stamps, tallies and log lines. */
                     as_was?: boolean;
+                    /** @description Whether all rows are looked at, which takes longer, rather than the first ones. */
+                    whole?: boolean;
                     delimiter?: components["schemas"]["Delimiter"];
                     encoding?: components["schemas"]["Encoding"];
                     sheet?: string;
@@ -6689,8 +6705,12 @@ export interface operations {
                         name: string;
                         /** @enum {string} */
                         format: "csv" | "xlsx" | "ods" | "json" | "jsonl";
-                        /** @description How many there are; from 5,000 on, about. */
+                        /** @description How many there are; about, where not all were looked at. */
                         rows: number;
+                        /** @description Rows from which all of this is told. */
+                        looked_at: number;
+                        /** @description Whether those are all. */
+                        whole: boolean;
                         notes: string[];
                         encoding: string | null;
                         delimiter: string | null;
@@ -6710,6 +6730,8 @@ export interface operations {
                             label: string;
                             type: string;
                             choices: string[] | null;
+                            /** @description The different values, which could be choices; null where there are too many. */
+                            values: string[] | null;
                             format: {
                                 [key: string]: string;
                             } | null;
@@ -6732,6 +6754,7 @@ export interface operations {
                     };
                 };
             };
+            202: components["responses"]["Job"];
             401: components["responses"]["SignInNeeded"];
             403: components["responses"]["NotAllowed"];
             404: components["responses"]["NotFound"];

@@ -7,6 +7,7 @@ import type { Report } from "./records";
 /** A column of a file, with what somebody chose for it. */
 export type FileColumn = components["schemas"]["FileColumn"] & { round?: boolean };
 export type Look = operations["profileFile"]["responses"][200]["content"]["application/json"];
+export type NotChoices = Report["not_choices"];
 export type Proposed = Look["proposed"][number];
 export type Imported = { made: number; changed: number; report: Report };
 type Wish = operations["importFile"]["requestBody"]["content"]["application/json"];
@@ -40,9 +41,14 @@ export const uploadFile = (file: File, onProgress: (share: number) => void) =>
     request.send(file);
   });
 
-/** @param asWas whether columns may belong to what rules have written down */
-export const profileFile = (id: string, table: string | null, options: Options, asWas = false) =>
-  data(api.POST("/api/imports/{id}/look", { params: { path: { id } }, body: { table, as_was: asWas, ...options } }));
+/**
+ * @param asWas whether columns may belong to what rules have written down
+ * @param whole whether all rows are looked at; of a long file that goes on in the background and can be stopped
+ */
+export const profileFile = (id: string, table: string | null, options: Options, asWas = false, whole = false) => {
+  const body = { table, as_was: asWas, whole, ...options };
+  return awaitJob(api.POST("/api/imports/{id}/look", { params: { path: { id } }, body }));
+};
 
 /** Tries the rows on the rules, or saves them; a long one goes on in the background and can be stopped. */
 export const importFile = (table: string, wish: Wish) =>

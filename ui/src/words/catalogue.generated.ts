@@ -731,6 +731,23 @@ export interface Gaps {
   "imports.linkTo": { table: Gap };
   "imports.rules": null;
   "imports.noRules": null;
+  "imports.lookedAtAll": { count: number };
+  "imports.lookedAt": { looked: Gap; rows: Gap };
+  "imports.lookingAtAll": null;
+  "imports.lookAtAll": null;
+  "imports.noChoices": null;
+  "imports.editChoices": null;
+  "imports.editChoicesOf": { column: Gap };
+  "imports.choicesOf": { column: Gap };
+  "imports.oneALine": null;
+  "imports.doneChoices": null;
+  "imports.more": { count: number };
+  "imports.leaveOff": null;
+  "imports.refusedBy": { rule: Gap; count: number };
+  "imports.fixed": null;
+  "imports.notChoices": { texts: Gap };
+  "imports.addThese": { count: number };
+  "imports.leftOff": { rule: Gap };
   "imports.make": null;
   "imports.makeNote": null;
   "imports.told.file": { format: Gap; rows: Gap };
@@ -2506,8 +2523,29 @@ export const messages: { [key: string]: string } = {
   "imports.tableName": "Table name",
   "imports.type": "Type",
   "imports.linkTo": "Link to %{table}",
-  "imports.rules": "Suggested rules (all values comply)",
+  "imports.rules": "Suggested rules",
   "imports.noRules": "none",
+  "imports.lookedAtAll_one": "Suggested from the only row.",
+  "imports.lookedAtAll_other": "Suggested from all %{count, number} rows. Each of them complies.",
+  "imports.lookedAt": "Suggested from the first %{looked, number} of about %{rows, number} rows.",
+  "imports.lookingAtAll": "Looking at all rows …",
+  "imports.lookAtAll": "Look at all rows",
+  "imports.noChoices": "no choices yet",
+  "imports.editChoices": "Edit",
+  "imports.editChoicesOf": "Edit choices: %{column}",
+  "imports.choicesOf": "Choices: %{column}",
+  "imports.oneALine": "One choice a line",
+  "imports.doneChoices": "Done",
+  "imports.more_one": "and 1 more",
+  "imports.more_other": "and %{count, number} more",
+  "imports.leaveOff": "Leave this rule off",
+  "imports.refusedBy_one": "1 row is refused: %{rule}",
+  "imports.refusedBy_other": "%{count, number} rows are refused: %{rule}",
+  "imports.fixed": "Done. Preview again.",
+  "imports.notChoices": "Not yet choices: %{texts}",
+  "imports.addThese_one": "Add it to the choices",
+  "imports.addThese_other": "Add them to the choices",
+  "imports.leftOff": "Rule deleted: %{rule}",
   "imports.make": "Create table",
   "imports.makeNote": "You can change fields and rules at any time. The records are imported next.",
   "imports.told.file": "%{format}, %{rows}",

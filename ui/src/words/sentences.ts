@@ -62,6 +62,11 @@ export const sentences = {
     },
   },
   imports: {
+    /** The first of some choices, and how many there are besides. */
+    choices: (all: string[], shown: number) =>
+      [all.slice(0, shown).join(", "), all.length > shown && t("imports.more", { count: all.length - shown })]
+        .filter(Boolean)
+        .join(" "),
     told: (format: string, rows: number, about: boolean) =>
       t("imports.told.file", {
         format: format.toUpperCase(),

@@ -29,8 +29,8 @@ module UpTack
       # How numbers and days begin: nothing else need be looked at closely.
       NUMBERLIKE = /\A\(?[-+−]?\s*(?:\p{Sc}|[A-Z]{3}\s)?\s*[.,]?\d/
       DAYLIKE = %r{
-        \A(?:\p{L}{3,9}\.?,?\s+)?(?:\d{1,4}[-./\ ]\d|\d{1,2}(?:st|nd|rd|th)?\.?[\ -]*\p{L}{3}|\p{L}{3,9}\.?[\ -]*\d)
-      }ix
+        \A(?:\p{L}{3,9}\.?,?\s+)?(?:\d{1,4}[-./\ ]\d|\d{1,2}(?:\p{L}{2})?\.?[\ -]*\p{L}{3}|\p{L}{3,9}\.?[\ -]*\d)
+      }x
       # Numbers that every reading takes alike.
       WHOLE = /\A-?(?:0|[1-9]\d{0,14})\z/
       # Those in which the mark tells itself: other than three figures stand behind it.
@@ -99,15 +99,15 @@ module UpTack
 
       # @return [Boolean, nil]
       def answer(text)
-        word = text.downcase
-        ANSWERS.fetch(word) do
-          return true if word == Core::Wording["Yes"].downcase
-
-          (word == Core::Wording["No"].downcase) ? false : nil
-        end
+        (text.length <= LONGEST) ? answers[text.downcase] : nil
       end
 
       private
+
+      # @return [Hash{String=>Boolean}] with those of the firm's language
+      def answers
+        @answers ||= {Core::Wording["Yes"].downcase => true, Core::Wording["No"].downcase => false}.merge(ANSWERS)
+      end
 
       def exponent(text, mark)
         other = (MARKS - [mark]).first

@@ -2,13 +2,16 @@
 
 module UpTack
   module Interchange
-    # What a column of a file shows: which kinds of values, in which order its dates are
-    # written, with which mark its decimals. Told from some of its rows.
+    # What a column of a file shows: which kinds of values, in which order its dates are written, with which mark its
+    # decimals. Told from its first rows or from all of them.
     class Profile
       # Rows looked at, fewer where they have many cells; and different values remembered.
       ROWS = 5_000
       MOST_CELLS = 1_000_000
       MOST_DISTINCT = 60
+      # Texts of a column of which it is remembered what they show.
+      KNOWN = 5_000
+      ISO = /\A\d{4}-\d\d-\d\d\z/
       # What one text shows. kind:: "number", "compact" (a number or a date), "date", "moment", "time", "yes_no",
       # "nothing" or "text"; mark:: before its decimals, where it tells; number:: it as one, and unit:: what it is of
       # order:: of its date, where it tells, or :either; shape:: which kinds of characters stand where
@@ -24,7 +27,8 @@ module UpTack
       attr_reader :name, :filled, :blank, :longest, :kinds, :units, :dates, :decimals, :rows_by_order
 
       # @param reader [CellText]
-      def initialize(name, reader)
+      # @param columns [Integer] how many the file has
+      def initialize(name, reader, columns = 1)
         @name = name
         @reader = reader
         @filled = @blank = @longest = 0
@@ -37,12 +41,11 @@ module UpTack
         @long = false
         @rows_by_order = {}
         @either_way = 0
-        @repeated = false
         @several_lines = false
         @least = @greatest = nil
-        @all = Set.new
+        @repeats = Repeats.new(Repeats::MOST / [columns, 1].max)
         # What texts show. Each column has its own: one whose texts are all different would push out the others'.
-        @known = Core::InternCache.new
+        @known = Core::InternCache.new(most: KNOWN)
       end
 
       # @param cell [Object]
@@ -54,13 +57,25 @@ module UpTack
         text = cell.is_a?(String) ? cell.strip : Profile.text(cell)
         @longest = text.length if text.length > @longest
         @several_lines ||= text.include?("\n")
-        @repeated = true unless @all.add?(text.hash)
-        shown = @known.one(text) { Profile.shown(text, @reader) }
-        look_at_shape(shown, text) unless @shape == false
+        @repeats.add(text)
         look_at_beginning(text) unless @common == ""
         @distinct[text] = (@distinct[text] || 0) + 1 if @distinct.length <= MOST_DISTINCT
+        return if settled?
+
+        shown = @known.one(text) { Profile.shown(text, @reader) }
+        look_at_shape(shown, text) unless @shape == false
         @kinds[kind(cell, shown, text, row)] += 1
       end
+
+      # What was found goes from process to process, and is kept; how it was found is not.
+      # @return [Hash{Symbol=>Object}]
+      def marshal_dump
+        unique?
+        (instance_variables - %i[@reader @known @repeats]).to_h { |name| [name, instance_variable_get(name)] }
+      end
+
+      # @return [void]
+      def marshal_load(told) = told.each { |name, value| instance_variable_set(name, value) }
 
       # @return [String] a cell as it would be typed
       def self.text(cell)
@@ -80,7 +95,8 @@ module UpTack
       # @return [Array<String>] some of its values
       def samples = @distinct.keys.first(4)
 
-      def unique? = !@repeated
+      # @return [Boolean] asked when all rows have come
+      def unique? = @repeats ? @unique = !@repeats.any? : @unique
 
       # @return [String] with what all values begin
       def common = @common.to_s
@@ -98,7 +114,8 @@ module UpTack
       def kind_of_all
         found = kinds.keys.reject { |kind| kind == "nothing" }.sort
         kind = (found.length == 1 && found != ["compact"]) ? found.first : TOGETHER.fetch(found, "text")
-        (kind == "number" && units.length > 1) ? "text" : kind
+        mixed = (kind == "number") ? units.length > 1 : orders.length > 1
+        mixed ? "text" : kind
       end
 
       # @return [String, nil] what all its numbers are of
@@ -114,8 +131,8 @@ module UpTack
       def long? = @long
 
       # @param usual [String] where nothing tells
-      # @return [String] in which order dates are written
-      def date_order(usual) = dates.max_by(&:last)&.first || usual
+      # @return [String] in which order dates are written: years that come first are read in whatever order
+      def date_order(usual) = orders.max_by { |order| dates[order] } || (@either_way.zero? && dates.keys.first) || usual
 
       # @param usual [String]
       # @return [String] the mark before decimals
@@ -123,13 +140,12 @@ module UpTack
 
       # @return [String, nil] what somebody should look at
       def doubt
-        orders = rows_by_order.slice("dmy", "mdy")
         return unless orders.length == 2
 
         Core::Messages[
           "interchange.profile.has_dates_of_both_orders",
           name: name,
-          orders: orders.map { |_, (row, text)| "#{text} in row #{row}" }.join(", ")
+          orders: rows_by_order.slice(*orders).map { |_, (row, text)| "#{text} in row #{row}" }.join(", ")
         ]
       end
 
@@ -149,7 +165,7 @@ module UpTack
       # @param order [String] in which its dates are read
       # @return [String, nil] which reading was taken, where most cells would allow another
       def reading(order)
-        return if @either_way.zero? || rows_by_order.slice("dmy", "mdy").length == 2
+        return if @either_way.zero? || orders.length == 2
 
         row, text = rows_by_order[order]
         why = row ? "since row #{row} has #{text}" : "the order of other columns or of the firm"
@@ -169,6 +185,12 @@ module UpTack
       def range = @least && [@least, @greatest]
 
       private
+
+      # Orders of which one alone is right.
+      def orders = %w[dmy mdy] & dates.keys
+
+      # Whether it is text whatever else comes, and of no one form.
+      def settled? = @filled > ROWS && @shape == false && @kinds.key?("text")
 
       # As long as all cells begin alike.
       def look_at_beginning(text)
@@ -216,7 +238,11 @@ module UpTack
 
       class << self
         # @return [String] which kinds of characters stand where
-        def shape(text) = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
+        def shape(text)
+          return text.tr("A-Z", "A").tr("a-z", "a").tr("0-9", "9") if text.ascii_only?
+
+          text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
+        end
 
         # @param text [String] without blanks around it
         # @param reader [CellText]
@@ -225,7 +251,7 @@ module UpTack
           return Shown.new("nothing") if CellText.nothing?(text)
           return Shown.new("yes_no") unless reader.answer(text).nil?
           return Shown.new("text") unless text.length <= CellText::LONGEST && text.match?(/\d/)
-          return Shown.new("compact", nil, nil, BigDecimal(text)) if text.match?(CellText::COMPACT)
+          return Shown.new("compact", nil, nil, BigDecimal(text)) if text.match?(CellText::COMPACT) && day?(text)
 
           of_number(text, reader) || of_day(text, reader) || Shown.new("text")
         end
@@ -251,6 +277,7 @@ module UpTack
         end
 
         def of_day(text, reader)
+          return Shown.new("date", nil, "ymd") if text.match?(ISO) && day?(text.delete("-"))
           return Shown.new("time") if reader.time(text)
           return unless text.match?(CellText::DAYLIKE)
 
@@ -260,6 +287,9 @@ module UpTack
           end
           nil
         end
+
+        # @param text [String] eight figures
+        def day?(text) = Core::Calendar.valid?(text[0, 4].to_i, text[4, 2].to_i, text[6, 2].to_i)
 
         # A day that is the same in both orders tells nothing and can't be misread.
         def order_of(text, found)

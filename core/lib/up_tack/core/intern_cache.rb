@@ -10,7 +10,9 @@ module UpTack
       LONGEST = 200
 
       # @param very [Boolean] whether only the very same object counts as equal
-      def initialize(very: false)
+      # @param most [Integer] how many are remembered at a time
+      def initialize(very: false, most: MOST)
+        @most = most
         @known = very ? {}.compare_by_identity : {}
         @asked = 0
       end
@@ -32,9 +34,9 @@ module UpTack
 
       # Remembering is worth it from about one in five that was known.
       def remember(key, made)
-        if @known.length >= MOST
+        if @known.length >= @most
           @known.clear
-          @known = nil if @asked < MOST + (MOST / 4)
+          @known = nil if @asked < @most + (@most / 4)
           @asked = 0
         end
         @known&.store(key, made)

@@ -4,8 +4,6 @@ import { group, sentences, t } from "../../words";
 
 type Props = { look: Look; onOptions: (options: Options) => void; onAnother: () => void };
 
-/** Rows from which on there are about so many. */
-const MANY = 5_000;
 const ENCODINGS: Options["encoding"][] = [
   "UTF-8",
   "Windows-1252",
@@ -24,7 +22,7 @@ const HEADINGS = 20;
 /** What a file is, as it was read, with what can be read otherwise and its first rows. */
 export function FileNotes({ look, onOptions, onAnother }: Props) {
   const [open, setOpen] = useState(false);
-  const facts = [sentences.imports.told(look.format, look.rows, look.rows >= MANY), look.encoding].filter(Boolean);
+  const facts = [sentences.imports.told(look.format, look.rows, !look.whole), look.encoding].filter(Boolean);
   const readOtherwise = look.encoding !== null || look.sheets.length > 0;
   return (
     <section className="sheet px-4 py-3" aria-label={look.name}>

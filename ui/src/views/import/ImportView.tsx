@@ -211,6 +211,7 @@ export default function ImportView() {
                 found={found.what}
                 saved={found.saved}
                 refusedPath={refusedPath(look.id, options)}
+                onFixed={me?.role === "builder" && !found.saved ? () => run("none") : null}
               />
               <div className="flex flex-wrap items-center gap-2">
                 <span className="quiet flex-1 basis-60 text-xs">{t("imports.oneEntry")}</span>

@@ -3,14 +3,23 @@ import type { Table } from "../../api/client";
 import type { Imported } from "../../api/imports";
 import { ChangedRecords } from "../../components/ChangedRecords";
 import { sentences, t } from "../../words";
+import { NewChoices } from "../board/NewChoices";
+import { LeaveOff } from "./LeaveOff";
 
-type Props = { table: Table; found: Imported; saved: boolean; refusedPath: string };
+type Props = {
+  table: Table;
+  found: Imported;
+  saved: boolean;
+  refusedPath: string;
+  /** What to do when a rule or a list of choices was changed; null for whoever may change none. */
+  onFixed: (() => void) | null;
+};
 
 /** Lines shown of each kind. */
 const SHOWN = 30;
 
 /** What the rules make of a file: how many rows of each kind, which are refused and why, and some of the others. */
-export function Outcome({ table, found, saved, refusedPath }: Props) {
+export function Outcome({ table, found, saved, refusedPath, onFixed }: Props) {
   const { report } = found;
   const labelOf = (key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
   const sentence = (id: string | null) =>
@@ -33,10 +42,24 @@ export function Outcome({ table, found, saved, refusedPath }: Props) {
                   <span className="w-12 shrink-0 text-right font-semibold text-error tabular-nums">
                     {each.count.toLocaleString("en")}
                   </span>
-                  <span className="min-w-0">{sentence(each.rule)}</span>
+                  <span className="min-w-0">
+                    {sentence(each.rule)}
+                    {onFixed && each.rule && (
+                      <LeaveOff table={table.key} rule={each.rule} words={sentence(each.rule)} onDone={onFixed} />
+                    )}
+                  </span>
                 </li>
               ))}
             </ul>
+            {onFixed && (
+              <div className="mt-3 flex flex-col gap-2 text-[0.8125rem]">
+                {table.fields.map((field) => {
+                  const texts = report.not_choices.find((each) => each.field === field.key)?.texts ?? [];
+                  if (texts.length === 0) return null;
+                  return <NewChoices key={field.key} table={table.key} field={field} texts={texts} onAdded={onFixed} />;
+                })}
+              </div>
+            )}
             <a className="btn btn-sm mt-3" href={refusedPath} download>
               <Download size={14} aria-hidden />
               {t("imports.getRefused")}

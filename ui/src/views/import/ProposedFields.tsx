@@ -1,5 +1,6 @@
 import { useFieldTypes } from "../../components/fieldTypes";
 import { t } from "../../words";
+import { Choices } from "./Choices";
 
 /** A field that could be made of a column, with what somebody chose for it. */
 export type Choice = {
@@ -7,6 +8,8 @@ export type Choice = {
   label: string;
   type: string;
   choices: string[] | null;
+  /** The different texts of the column, which could be choices; null where they are too many. */
+  values: string[] | null;
   rules: { words: string; doubtful: boolean; general: boolean; parts: { [part: string]: unknown } }[];
   /** The table to which it may be a link, by name. */
   linkTo: string | null;
@@ -43,7 +46,7 @@ export function ProposedFields({ fields, rules, onChange }: Props) {
             key={field.column}
             className={`border-base-300/60 border-b last:border-0 ${field.taken ? "" : "opacity-60"}`}
           >
-            <td className="px-4 py-1.5">
+            <td className="px-4 py-1.5 align-top">
               <div className="flex items-center gap-2">
                 <input
                   type="checkbox"
@@ -60,28 +63,39 @@ export function ProposedFields({ fields, rules, onChange }: Props) {
                 />
               </div>
             </td>
-            <td className="px-4 py-1.5">
+            <td className="px-4 py-1.5 align-top">
               <select
                 className="select select-sm w-36"
                 aria-label={`${t("imports.type")}: ${field.column}`}
                 value={field.type}
                 onChange={(event) =>
-                  onChange(field.column, { type: event.target.value, left: leftOfAnother(field.rules) })
+                  onChange(field.column, {
+                    type: event.target.value,
+                    left: leftOfAnother(field.rules),
+                    choices: field.choices ?? (listed(event.target.value) ? field.values : null),
+                  })
                 }
               >
                 {types.all
                   .filter((type) => !type.settings.includes("link") || field.linkTo)
                   .map((type) => (
-                    <option key={type.key} value={type.key} disabled={listed(type.key) && !field.choices}>
+                    <option key={type.key} value={type.key}>
                       {type.settings.includes("link") && field.linkTo
                         ? t("imports.linkTo", { table: field.linkTo })
                         : type.label}
                     </option>
                   ))}
               </select>
+              {listed(field.type) && (
+                <Choices
+                  column={field.column}
+                  choices={field.choices}
+                  onChange={(choices) => onChange(field.column, { choices })}
+                />
+              )}
             </td>
-            <td className="quiet max-w-56 truncate px-4 py-1.5">{field.samples.slice(0, 3).join(" · ")}</td>
-            <td className="px-4 py-1.5">
+            <td className="quiet max-w-56 truncate px-4 py-2.5 align-top">{field.samples.slice(0, 3).join(" · ")}</td>
+            <td className="px-4 py-2.5 align-top">
               <div className="flex flex-wrap gap-x-4 gap-y-1">
                 {field.rules.map((rule) => (
                   <label key={rule.words} className="flex items-center gap-1.5">

@@ -28,6 +28,8 @@ export function SeveralTables({ file, onAnother }: Props) {
   const [tables, setTables] = useState<ChosenTable[]>([]);
   const [shown, setShown] = useState(0);
   const [outcome, setOutcome] = useState<ImportedTables | null>(null);
+  /** Whether something was fixed since. */
+  const [fixed, setFixed] = useState(false);
   const kindOf = (type: string) => types.of(type).settings;
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for each file
@@ -55,6 +57,29 @@ export function SeveralTables({ file, onAnother }: Props) {
     setOutcome(null);
     setTables((now) => now.map((table) => (table.number === number ? { ...table, ...parts } : table)));
   };
+  // What refused rows stays in sight until all of it is fixed and previewed again.
+  const fix = (number: number, parts: (table: ChosenTable) => Partial<ChosenTable>) => {
+    setTables((now) => now.map((each) => (each.number === number ? { ...each, ...parts(each) } : each)));
+    setShown(number);
+    setFixed(true);
+  };
+  const leaveOff = (number: number, key: string, kind: string) => {
+    const own = (rule: { parts: { [part: string]: unknown } }) => rule.parts.kind === kind;
+    fix(number, ({ fields, rules }) => ({
+      fields: fields.map((field) =>
+        field.key === key
+          ? { ...field, left: [...field.left, ...field.rules.filter(own).map((rule) => rule.words)] }
+          : field,
+      ),
+      rules: rules.map((rule) => (own(rule) && rule.parts.field === key ? { ...rule, doubtful: true } : rule)),
+    }));
+  };
+  const addChoices = (number: number, key: string, texts: string[]) =>
+    fix(number, ({ fields }) => ({
+      fields: fields.map((field) =>
+        field.key === key ? { ...field, choices: [...(field.choices ?? []), ...texts] } : field,
+      ),
+    }));
   const chosen = tables.filter((table) => table.taken);
   const table = tables.find((each) => each.number === shown);
 
@@ -62,6 +87,7 @@ export function SeveralTables({ file, onAnother }: Props) {
     attempt(async () => {
       const answer = await importTables(file, { keep, tables: chosen.map((each) => wish(each, kindOf)) });
       setOutcome(answer);
+      setFixed(false);
       if (answer.batch !== null) refresh(client, "tables", "names", "map", "session");
     });
   const sum = (of: "made" | "refused") => outcome?.tables.reduce((all, each) => all + each[of], 0) ?? 0;
@@ -112,7 +138,7 @@ export function SeveralTables({ file, onAnother }: Props) {
               </ul>
             )}
           </section>
-          {outcome && <TablesOutcome file={file} outcome={outcome} />}
+          {outcome && <TablesOutcome file={file} outcome={outcome} onLeaveOff={leaveOff} onAddChoices={addChoices} />}
           {!saved && (
             <>
               <div className="grid items-start gap-4 lg:grid-cols-[17rem_minmax(0,1fr)]">
@@ -124,13 +150,13 @@ export function SeveralTables({ file, onAnother }: Props) {
               <div className="sticky bottom-0 flex flex-wrap items-center justify-end gap-3 bg-base-200 py-3">
                 <button
                   type="button"
-                  className={`btn btn-sm ${outcome ? "" : "btn-primary"}`}
+                  className={`btn btn-sm ${outcome && !fixed ? "" : "btn-primary"}`}
                   disabled={busy || chosen.length === 0}
                   onClick={() => send("none")}
                 >
                   {outcome ? t("imports.tryAgain") : t("imports.tryIt")}
                 </button>
-                {outcome && made > 0 && (
+                {outcome && !fixed && made > 0 && (
                   <button
                     type="button"
                     className="btn btn-primary btn-sm"

@@ -1,6 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { ProblemError } from "../../api/client";
 import { given, type Look, makeTable, type Options, type Proposed, profileFile } from "../../api/imports";
 import { refresh } from "../../api/queryKeys";
 import { useFieldTypes } from "../../components/fieldTypes";
@@ -9,6 +10,7 @@ import { useAttempt } from "../../components/useAttempt";
 import { t } from "../../words";
 import { DropFile } from "./DropFile";
 import { FileNotes } from "./FileNotes";
+import { LookedAt } from "./LookedAt";
 import { type Choice, leftAtFirst, ProposedFields, wantedRules } from "./ProposedFields";
 import { SeveralTables } from "./SeveralTables";
 
@@ -26,32 +28,37 @@ export default function TableFromFile() {
   const [options, setOptions] = useState<Options>({});
   const [label, setLabel] = useState("");
   const [fields, setFields] = useState<Field[]>([]);
+  /** Whether the rest of its rows is looked at. */
+  const [reading, setReading] = useState(false);
   const { attempt, busy, failure } = useAttempt();
   const types = useFieldTypes();
   const has = (type: string, setting: "choices" | "decimals" | "link") => types.of(type).settings.includes(setting);
 
+  const show = (next: Look, how: Options) => {
+    setOptions(how);
+    setLook(next);
+    setLabel(named(next.name));
+    setFields(proposedOf(next));
+  };
   const read = (id: string, how: Options) =>
     attempt(async () => {
       const next = await profileFile(id, null, how);
-      setOptions(how);
-      setLook(next);
-      setLabel(
-        next.name
-          .replace(/\.\w+$/, "")
-          .replace(/[_-]+/g, " ")
-          .replace(/^./, (sign) => sign.toUpperCase()),
-      );
-      const samples = new Map(next.columns.map((each) => [each.column, each.samples]));
-      setFields(
-        next.proposed.map((each) => ({
-          ...each,
-          linkTo: each.target?.label ?? null,
-          samples: samples.get(each.column) ?? [],
-          taken: true,
-          left: leftAtFirst(each.rules),
-        })),
-      );
+      show(next, how);
+      if (!next.whole) await readAll(next, how);
     });
+  /** What the first rows showed may be chosen from meanwhile; what somebody chose stays. */
+  const readAll = async (first: Look, how: Options) => {
+    setReading(true);
+    try {
+      const all = await profileFile(first.id, null, how, false, true);
+      setLook(all);
+      setFields((now) => merged(proposedOf(all), now, proposedOf(first)));
+    } catch (error) {
+      if (!(error instanceof ProblemError && error.problem.code === "stopped")) throw error;
+    } finally {
+      setReading(false);
+    }
+  };
   const make = () =>
     attempt(async () => {
       const chosen = fields
@@ -71,7 +78,7 @@ export default function TableFromFile() {
       navigate(`/t/${made.key}/import?${new URLSearchParams({ file: look.id, ...given(options) })}`);
     });
   const change = (column: string, parts: Partial<Choice>) =>
-    setFields(fields.map((field) => (field.column === column ? { ...field, ...parts } : field)));
+    setFields((now) => now.map((field) => (field.column === column ? { ...field, ...parts } : field)));
 
   if (several) return <SeveralTables file={several} onAnother={() => setSeveral(null)} />;
   return (
@@ -112,6 +119,7 @@ export default function TableFromFile() {
             <input className="input input-sm w-full" value={label} onChange={(event) => setLabel(event.target.value)} />
           </label>
           <div className="sheet overflow-auto">
+            <LookedAt look={look} reading={reading} onAll={() => attempt(() => readAll(look, options))} />
             <ProposedFields fields={fields} rules={t("imports.rules")} onChange={change} />
           </div>
           <div className="flex justify-end">
@@ -129,3 +137,35 @@ export default function TableFromFile() {
     </div>
   );
 }
+
+/** A table's name after that of its file. */
+const named = (file: string) =>
+  file
+    .replace(/\.\w+$/, "")
+    .replace(/[_-]+/g, " ")
+    .replace(/^./, (sign) => sign.toUpperCase());
+
+function proposedOf(look: Look): Field[] {
+  const samples = new Map(look.columns.map((each) => [each.column, each.samples]));
+  return look.proposed.map((each) => ({
+    ...each,
+    linkTo: each.target?.label ?? null,
+    samples: samples.get(each.column) ?? [],
+    taken: true,
+    left: leftAtFirst(each.rules),
+  }));
+}
+
+/** Fields as they are proposed by now, with what somebody has changed of an earlier proposal. */
+const merged = (proposed: Field[], now: Field[], before: Field[]) =>
+  proposed.map((field, place) => {
+    const [chosen, old] = [now[place], before[place]];
+    if (!chosen || !old) return field;
+    const label = chosen.label === old.label ? field.label : chosen.label;
+    const kept = { ...field, label, taken: chosen.taken };
+    if (chosen.type !== old.type || chosen.choices?.join("\n") !== old.choices?.join("\n"))
+      return { ...kept, type: chosen.type, choices: chosen.choices, left: [...chosen.left, ...kept.left] };
+    const left = chosen.left.filter((words) => !old.left.includes(words));
+    const taken = old.left.filter((words) => !chosen.left.includes(words));
+    return { ...kept, left: [...kept.left.filter((words) => !taken.includes(words)), ...left] };
+  });

@@ -1,12 +1,20 @@
 import { Download } from "lucide-react";
+import { useState } from "react";
 import { Link } from "react-router";
 import { type ImportedTables, refusedOfTable } from "../../api/imports";
 import { sentences, t } from "../../words";
 
-type Props = { file: string; outcome: ImportedTables };
+type Told = ImportedTables["tables"][number];
+type Props = {
+  file: string;
+  outcome: ImportedTables;
+  /** Leaves a rule off that refuses rows, and adds texts to the choices of a field. */
+  onLeaveOff: (table: number, field: string, kind: string) => void;
+  onAddChoices: (table: number, field: string, texts: string[]) => void;
+};
 
 /** What became of each table of a file, or would: records, refused rows with why, and what to know. */
-export function TablesOutcome({ file, outcome }: Props) {
+export function TablesOutcome({ file, outcome, onLeaveOff, onAddChoices }: Props) {
   const saved = outcome.batch !== null;
   const sum = (of: "made" | "refused") => outcome.tables.reduce((all, each) => all + each[of], 0);
   return (
@@ -46,6 +54,7 @@ export function TablesOutcome({ file, outcome }: Props) {
                 {note}
               </p>
             ))}
+            {!saved && <Fixes told={table} onLeaveOff={onLeaveOff} onAddChoices={onAddChoices} />}
             {table.refusals.slice(0, 5).map((each) => (
               <p key={each.row} className="flex gap-3 text-xs">
                 <span className="quiet w-16 shrink-0 tabular-nums">{t("imports.row", { n: each.row })}</span>
@@ -57,5 +66,47 @@ export function TablesOutcome({ file, outcome }: Props) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What can be done about rows that are refused, where they are right. */
+function Fixes({ told, onLeaveOff, onAddChoices }: { told: Told } & Pick<Props, "onLeaveOff" | "onAddChoices">) {
+  const [fixed, setFixed] = useState<string[]>([]);
+  const fix = (name: string, label: string, how: () => void, spoken?: string) =>
+    fixed.includes(name) ? (
+      <span className="quiet ml-2">{t("imports.fixed")}</span>
+    ) : (
+      <button
+        type="button"
+        className="link ml-2"
+        aria-label={spoken}
+        onClick={() => {
+          setFixed([...fixed, name]);
+          how();
+        }}
+      >
+        {label}
+      </button>
+    );
+  return (
+    <>
+      {told.by_rule.map(({ field, kind, words, count }) => (
+        <p key={`${field} ${kind}`} className="text-xs">
+          {t("imports.refusedBy", { count, rule: words })}
+          {fix(
+            `${field} ${kind}`,
+            t("imports.leaveOff"),
+            () => onLeaveOff(told.number, field, kind),
+            `${t("imports.leaveOff")}: ${words}`,
+          )}
+        </p>
+      ))}
+      {told.not_choices.map(({ field, texts }) => (
+        <p key={field} className="text-xs">
+          {t("imports.notChoices", { texts: texts.join(", ") })}
+          {fix(field, t("imports.addThese", { count: texts.length }), () => onAddChoices(told.number, field, texts))}
+        </p>
+      ))}
+    </>
   );
 }

@@ -8,6 +8,8 @@ module UpTack
         # Refused records that are told one by one, and changed ones.
         MOST_REFUSED = 200
         MOST_SHOWN = 40
+        # Texts of one field that are told as no choices of it yet.
+        MOST_TEXTS = 100
 
         # One record that is refused. place:: which of those given it is, from 0
         # id:: nil for a new one; refusals:: [{field:, rule:, message:, passable:}]
@@ -17,6 +19,8 @@ module UpTack
 
         # counts of records; by_rule:: of refusals, by rule id, nil for what no rule says
         attr_reader :looked_at, :saved, :unchanged, :by_rule, :refused, :shown
+        # @return [Hash{String=>Array<String>}] by field key, texts that are no choices of it yet
+        attr_reader :not_choices
         # @return [Integer]
         attr_reader :refused_count
         # @return [Store::Batch, nil] by which it can be taken back; nil where nothing is kept
@@ -29,6 +33,7 @@ module UpTack
           @records = records
           @looked_at = @saved = @unchanged = @refused_count = 0
           @by_rule = Hash.new(0)
+          @not_choices = {}
           @refused = []
           @shown = []
         end
@@ -50,13 +55,15 @@ module UpTack
         # @param place [Integer]
         # @param answer [Services::SaveResult]
         # @param id [Integer, nil] of the record that was to be changed
+        # @param typed [Hash{String=>Object}] raw input by field key
         # @param changed [Boolean] whether one that is saved is another than before
-        def add(place, answer, id, changed: answer.outcome.nil? || answer.outcome.changes.any?)
+        def add(place, answer, id, typed = {}, changed: answer.outcome.nil? || answer.outcome.changes.any?)
           @looked_at += 1
           case answer.state
           when :saved
             saved_as(answer, id, changed)
           when :refused
+            answer.outcome.refusals.each { |each| note_choice(each, typed) }
             refuse(
               place,
               id,
@@ -85,6 +92,21 @@ module UpTack
         end
 
         private
+
+        # What a list of choices lacks is refused by no rule.
+        def note_choice(refusal, typed)
+          field = @table.field(refusal.field) if refusal.rule.nil? && refusal.field
+          text = typed[refusal.field]
+          return unless field&.listed? && text.is_a?(String)
+
+          known = (@not_choices[field.key] ||= [])
+          text = text.strip
+          folded = Core::Unicode.folded(text)
+          return if known.length >= MOST_TEXTS || text.length > Core::Design::Names::LONGEST_LABEL
+          return if [*known, *field.choices].any? { |each| Core::Unicode.folded(each) == folded }
+
+          known << text
+        end
 
         def refusal(message) = {field: nil, rule: nil, message: message, passable: false}
 

@@ -59,7 +59,7 @@ module UpTack
           answer =
             theirs(id, version, typed) ||
             writer.write(typed, stored: stored && Services::StoredRecord.new(id: id, values: stored), **more)
-          @report.add(place, answer, id)
+          @report.add(place, answer, id, typed)
           yield(place, answer) if block_given?
         end
 

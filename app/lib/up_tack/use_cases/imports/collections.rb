@@ -21,13 +21,14 @@ module UpTack
         end
         # A field. target:: key of a table, which may be one of the file's; refers:: the column of that table's part
         # whose values its cells have, nil where they have names; plain:: its type where that table is not made
-        Field = Struct.new(:column, :key, :label, :type, :choices, :format, :target, :refers, :plain, :rules,
+        # values:: which could be choices, nil where they are too many
+        Field = Struct.new(:column, :key, :label, :type, :choices, :values, :format, :target, :refers, :plain, :rules,
           :samples, keyword_init: true) do
           # @return [Boolean]
-          def link? = values.link?
+          def link? = meaning.link?
 
           # @return [Core::Values::Type]
-          def values = Core::Values[type]
+          def meaning = Core::Values[type]
         end
 
         # Names that stand there once each are those of the file's own records, also where records of the same names
@@ -37,6 +38,8 @@ module UpTack
         end
 
         # @param upload [Uploads::Upload]
+        # @return [Interchange::Collection::Found]
+        # @raise [Interchange::Unreadable]
         def self.open(upload) =
           Interchange::Collection.open(upload.path, name: upload.name, folder: "#{upload.path}.parts")
 
@@ -56,7 +59,7 @@ module UpTack
           taken = @workspace.project.tables.map { |table| [table.key, table.label] }
           names = ForeignNames.new(@workspace)
           proposed = found.parts.each_with_index.map do |part, number|
-            TableProposal.new(@workspace, part, number, taken: taken, names: names).call.tap do |table|
+            TableProposal.new(@workspace, part, upload, number, taken: taken, names: names).call.tap do |table|
               taken += [[table.key, table.label]]
               @progress.advance(1)
             end

@@ -5,13 +5,16 @@ module UpTack
     module Imports
       # Looks at a file: what its columns show, and to which fields of a table they belong.
       class FileAnalysis
-        # Rows that are shown as they are read.
-        SHOWN = 10
-
-        # profiles:: one for each column; settings:: as guessed; rows:: how many there are, about
-        # first_rows:: numbers and cells of some; set_again:: fields that rules will set, by columns called like them
+        # seen:: LookAtRows::Seen; settings:: as guessed
+        # set_again:: fields that rules will set, by columns called like them
         Found =
-          Struct.new(:source, :profiles, :settings, :rows, :first_rows, :set_again, keyword_init: true) do
+          Struct.new(:source, :seen, :settings, :set_again, keyword_init: true) do
+            # @return [Array<Interchange::Profile>] one for each column
+            def profiles = seen.profiles
+
+            # @return [Integer] how many rows there are, about
+            def rows = seen.rows
+
             # @return [Array<String>] columns that belong to no field, so that they are left out
             def left_out = open.map(&:column) - set_again.keys
 
@@ -31,6 +34,8 @@ module UpTack
 
             def open = settings.columns.reject { |taken| taken.field || WhyHeading.ours?(taken.column) }
           end
+
+        # @param workspace [Workspace]
         def initialize(workspace)
           @workspace = workspace
         end
@@ -38,43 +43,28 @@ module UpTack
         # @param source [#each_row] from Interchange::Source
         # @param table [Core::Design::Table, nil] nil where a new one is to be made
         # @param known [Hash{String=>String}] fields of columns of which somebody said so already
+        # @param seen [LookAtRows::Seen, nil] what its rows have shown already; nil looks at the first ones
         # @param as_was [Boolean] whether columns may belong to what rules have written down
         # @return [Found]
         # @raise [Interchange::Unreadable]
-        def call(source, table, known: {}, as_was: false)
-          reader = Interchange::CellText.new(@workspace.project.conventions)
-          profiles = source.columns.map { |name| Interchange::Profile.new(name, reader) }
-          most = Interchange::Profile.rows(profiles.length)
-          last = count = 0
-          first_rows = []
-          source.each_row do |row, place|
-            first_rows << [row.number, row.cells] if first_rows.length < SHOWN
-            row.cells.each_with_index { |cell, index| profiles[index].add(cell, row.number) }
-            last = place
-            break if (count += 1) >= most
-          end
-          rows = (count < most) ? count : estimated(source.size.to_f / [last, 1].max * count)
+        def call(source, table, known: {}, seen: nil, as_was: false)
+          seen ||= LookAtRows.new(@workspace.project.conventions).call(source)
           match = table && ColumnMatch.new(@workspace, table, as_was: as_was)
-          fields = match ? match.call(profiles, known) : {}
+          fields = match ? match.call(seen.profiles, known) : {}
           Found.new(
             source: source,
-            profiles: profiles,
-            settings: settings(profiles, fields),
-            rows: rows,
-            first_rows: first_rows,
-            set_again: match ? match.written(profiles, fields) : {}
+            seen: seen,
+            settings: settings(seen.profiles, fields),
+            set_again: match ? match.written(seen.profiles, fields) : {}
           )
         end
 
         private
 
-        # No more figures than are true.
-        def estimated(rows) = rows.round(1 - Math.log10(rows).floor)
-
         def settings(profiles, fields)
           # A column that does not tell is written as the others of its file are.
           usual = @workspace.project.conventions
-          order = most(profiles.map(&:dates)) || usual.date_order
+          order = most(profiles.map { |profile| profile.dates.except("ymd") }) || usual.date_order
           mark = most(profiles.map(&:decimals)) || usual.decimal_mark
           told = WhyHeading.read(profiles.map(&:name))
           columns =

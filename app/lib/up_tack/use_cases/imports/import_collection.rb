@@ -8,8 +8,10 @@ module UpTack
       # takes it back.
       class ImportCollection
         # What became of one table. number:: of the part; key:: of the table; report:: the Bulk::Report of its rows
-        # notes:: for people
-        Told = Struct.new(:number, :key, :label, :made, :report, :notes, keyword_init: true)
+        # by_rule:: RefusedBy, the most first; notes:: for people
+        Told = Struct.new(:number, :key, :label, :made, :report, :by_rule, :notes, keyword_init: true)
+        # A rule that refuses rows of a table that may not be made yet. field:: key; words:: for people
+        RefusedBy = Struct.new(:field, :kind, :words, :count, keyword_init: true)
         # tables:: a Told each; batch:: Store::Batch by which the records can be undone, nil where nothing stays
         Result = Struct.new(:tables, :batch, keyword_init: true) do
           # @return [Boolean] whether no row was refused
@@ -51,6 +53,7 @@ module UpTack
           @keys = KeyMap.new("#{@upload.path}.keys-#{Process.pid}-#{SecureRandom.hex(4)}", {})
           @plan.ordered.each { |wish| take(wish, portions) }
           @plan.ordered.each { |wish| link(wish, portions) if wish.later.any? }
+          @result.tables.each { |told| told.by_rule = refused_by(told) }
           @result
         ensure
           @keys&.close
@@ -63,6 +66,14 @@ module UpTack
           project = Design::ChangeDesign.new(@workspace).call(change)
           @revision = @workspace.revision_id
           change.added_to(project)
+        end
+
+        def refused_by(told)
+          table = @workspace.table(told.key)
+          told.report.by_rule.filter_map { |id, count|
+            rule = id && table.rule(id) or next
+            RefusedBy.new(field: rule.field, kind: rule.kind, words: rule.sentence(table), count: count)
+          }.sort_by { |each| -each.count }
         end
 
         def back = Maintenance::UndoLeft.tables(@workspace, @revision)
@@ -78,7 +89,7 @@ module UpTack
           return if source.size.zero?
 
           portions.about(table)
-          looked = settings(source, wish.now)
+          looked = settings(source, wish)
           @progress.begin(table.label, @upload.name, looked.rows)
           refused = RejectedRows::Writer.new(@upload.refused(wish.number), looked.settings)
           taken = TableRows.new(@workspace, table, source: source, settings: looked.settings, report: report,
@@ -92,8 +103,9 @@ module UpTack
         end
 
         # As the file is read, with those columns that the wish has taken.
-        def settings(source, columns)
-          looked = FileAnalysis.new(@workspace).call(source, nil)
+        def settings(source, wish)
+          looked = FileAnalysis.new(@workspace).call(source, nil, seen: @upload.seen(wish.number))
+          columns = wish.now
           looked.settings.blanks = "kept" # What a file leaves blank is no reason for a default.
           looked.settings.columns.each { |taken| taken.field = columns[taken.column]&.key }
           looked.settings.keys = @keys.for(links(columns.each_value))

@@ -21,7 +21,7 @@ module UpTack
           source = upload.source(options)
           design = @workspace.table(table)
           looked = FileAnalysis.new(@workspace).call(source, design, known: upload.fields(design),
-            as_was: overrides["as_was"] == true)
+            seen: upload.seen(options), as_was: overrides["as_was"] == true)
           Run.new(@workspace, progress: @progress).call(
             source: source,
             table: table,

@@ -6,9 +6,9 @@ module UpTack
       # What table a file could make: a field for each column with a type after what it
       # shows, and rules that its values keep to, for the builder to take or leave.
       class NewTable
-        # A field. column:: of the file; choices:: for a choice; format:: for numbers; target:: table of a link
-        # rules:: Suggestions
-        Proposed = Struct.new(:column, :label, :type, :choices, :format, :target, :rules, keyword_init: true)
+        # A field. column:: of the file; choices:: for a choice; values:: which could be choices, nil where they are
+        # too many; format:: for numbers; target:: table of a link; rules:: Suggestions
+        Proposed = Struct.new(:column, :label, :type, :choices, :values, :format, :target, :rules, keyword_init: true)
         # A rule that all values keep to. parts:: as a rule is pinned, without the field; words:: for people;
         # doubtful:: whether values may well break it later, so that it is only taken when somebody says so
         # general:: whether it suits a field of whatever type
@@ -36,6 +36,7 @@ module UpTack
               label: labels.last,
               type: type,
               choices: choices,
+              values: values(profile),
               format: format(profile),
               target: target,
               rules: rules(profile, type)
@@ -63,6 +64,9 @@ module UpTack
           unit = profile.unit or return
           profile.samples.first.match?(/\A[-+]?\s*\d/) ? {"after" => unit} : {"before" => unit}
         end
+
+        # @return [Array<String>, nil] the different texts of a column that could be choices
+        def self.values(profile) = (profile.distinct && choices(profile.distinct.keys) if profile.kind_of_all == "text")
 
         # @param texts [Array<String>]
         # @return [Array<String>, nil] those as choices; nil where one is too long, or two can't be told apart

@@ -67,7 +67,7 @@ module UpTack
 
         def choices(field, formula)
           list = formula.match(LIST) or return false
-          return false unless field.values.one_line? || field.values.listed?
+          return false unless field.meaning.one_line? || field.meaning.listed?
 
           values = NewTable.choices(list[2].scan(/"((?:[^"]|"")*)"/).flatten.map { |value| value.gsub('""', '"') })
           return false unless values

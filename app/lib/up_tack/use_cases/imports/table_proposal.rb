@@ -7,12 +7,14 @@ module UpTack
       # values show.
       class TableProposal
         # @param part [Interchange::Collection::Part]
+        # @param upload [Uploads::Upload] of which it is a part, and which keeps what was seen
         # @param number [Integer] of the part
         # @param taken [Array<Array(String, String)>] keys and labels of tables that there are
         # @param names [KnownNames]
-        def initialize(workspace, part, number, taken:, names:)
+        def initialize(workspace, part, upload, number, taken:, names:)
           @workspace = workspace
           @part = part
+          @upload = upload
           @number = number
           @taken = taken
           @names = names
@@ -36,7 +38,9 @@ module UpTack
         private
 
         def look(proposed)
-          found = FileAnalysis.new(@workspace).call(@part.source, nil)
+          seen = LookAtRows.new(@workspace.project.conventions).call(@part.source, whole: true)
+          @upload.keep(seen, @number)
+          found = FileAnalysis.new(@workspace).call(@part.source, nil, seen: seen)
           proposed.rows = @part.rows || found.rows
           proposed.notes.concat(found.notes) unless @declared
           guessed = NewTable.propose(found.profiles, @names)
@@ -55,7 +59,8 @@ module UpTack
           labels << label
           type, choices = said ? declared_type(said, profile, guess) : [guess.type, guess.choices]
           Collections::Field.new(
-            column: profile.name, label: label, type: type, choices: choices, samples: profile.samples,
+            column: profile.name, label: label, type: type, choices: choices, values: guess.values,
+            samples: profile.samples,
             key: Core::Design::Names.key_for(guess.label, taken: keys), plain: (type == "link") ? "text" : type,
             format: (guess.format if type == "number"), target: guess.target&.key,
             rules: said ? declared_rules(said, guess, type) : guess.rules

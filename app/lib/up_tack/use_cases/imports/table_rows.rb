@@ -118,7 +118,7 @@ module UpTack
           record = stored && Services::StoredRecord.new(id: id, values: stored)
           answer = @writer.write(typed, stored: record, ahead: ahead)
           changed = ahead&.row ? true : answer.outcome.changes.any?
-          @report.add(row.number, answer, id, changed: changed)
+          @report.add(row.number, answer, id, typed, changed: changed)
           if answer.state == :refused
             return @refused&.add(
               row,

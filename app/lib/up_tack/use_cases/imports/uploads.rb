@@ -34,6 +34,17 @@ module UpTack
           # @return [String] where the rows that are refused are kept
           def refused(part = nil) = "#{path}.refused#{"-#{part}" if part}"
 
+          # Keeps what its rows have shown, for whoever asks again.
+          # @param seen [LookAtRows::Seen]
+          # @param how [Hash{String=>String}, Integer] options by which it was read, or one of several tables
+          def keep(seen, how = {}) = File.binwrite(seen_path(how), Marshal.dump(seen))
+
+          # @return [LookAtRows::Seen, nil]
+          def seen(how = {})
+            path = seen_path(how)
+            Marshal.load(File.binread(path)) if File.file?(path)
+          end
+
           # Keeps to which fields of a table its columns belong, which was made of them.
           # @param table [Core::Design::Table]
           # @param fields [Hash{String=>Core::Design::Field}] by the column's name
@@ -49,6 +60,13 @@ module UpTack
             ids = JSON.parse(File.read("#{path}.fields")).fetch(table.id, {})
             keys = table.fields.to_h { |field| [field.id, field.key] }
             ids.transform_values { |id| keys[id] }.compact
+          end
+
+          private
+
+          def seen_path(how)
+            how = how.reject { |_, value| value.to_s.empty? }.sort if how.is_a?(Hash)
+            "#{path}.seen-#{Digest::SHA256.hexdigest(JSON.generate(how))[0, 16]}"
           end
         end
 

@@ -42,6 +42,8 @@ module UpTack
           {
             **table.to_h.slice(:number, :key, :label, :made, :notes),
             refused: report.refused_count,
+            by_rule: table.by_rule.map(&:to_h),
+            not_choices: report.not_choices.map { |field, texts| {field: field, texts: texts} },
             refusals: report.refused.first(SHOWN).map do |each|
               {row: each.place, title: each.title, messages: each.refusals.map { |refusal| refusal[:message] }}
             end

@@ -18,6 +18,8 @@ module UpTack
             name: upload.name,
             format: source.format,
             rows: found.rows,
+            looked_at: found.seen.looked_at,
+            whole: found.seen.whole,
             notes: found.notes,
             encoding: nil,
             delimiter: nil,
@@ -25,7 +27,7 @@ module UpTack
             sheet: nil,
             heading: 0,
             **source.read_as,
-            first_rows: found.first_rows.map { |number, cells| {row: number, cells: cells.map { |cell| text(cell) }} },
+            first_rows: found.seen.first_rows.map { |number, cells| {row: number, cells: cells.map { text(_1) }} },
             columns: found.profiles.zip(found.settings.columns).map do |profile, taken|
               {**column(profile, taken), written: written(found.set_again[taken.column], table)}
             end,
@@ -37,6 +39,7 @@ module UpTack
                     label: each.label,
                     type: each.type,
                     choices: each.choices,
+                    values: each.values,
                     format: each.format,
                     target: each.target && {key: each.target.key, label: each.target.label},
                     rules: each.rules.map(&:to_h)

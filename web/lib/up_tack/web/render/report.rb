@@ -24,6 +24,7 @@ module UpTack
                 .by_rule
                 .map { |rule, count| {rule: rule, name: name(rule, table, visible), count: count} }
                 .sort_by { |each| -each[:count] },
+            not_choices: not_choices(report, table, visible),
             refusals:
               report.refused.map do |each|
                 {**each.to_h, refusals: each.refusals.map { |refusal| refusal(refusal, table, visible) }}
@@ -41,6 +42,12 @@ module UpTack
                 }
               end
           }
+        end
+
+        # @return [Array<Hash>] texts by fields, of those that may be seen
+        def not_choices(report, table, visible)
+          seen = report.not_choices.select { |key, texts| texts.any? && visible.field?(table.field(key)) }
+          seen.map { |key, texts| {field: key, texts: texts} }
         end
 
         def refusal(refusal, table, visible)

@@ -24,11 +24,13 @@ module UpTack
 
           app.post("/api/imports/:id/look") do
             upload = uploads.new(person).find(params[:id])
+            options = options_sent
             table = sent["table"] && workspace.table(sent["table"].to_s)
-            known = table ? upload.fields(table) : {}
-            analysis = UseCases::Imports::FileAnalysis.new(workspace)
-            json(Render::Import.look(upload, analysis.call(upload.source(options_sent), table, known: known,
-              as_was: sent["as_was"] == true), table, UseCases::Imports::KnownNames.new(workspace)))
+            as_was = sent["as_was"] == true
+            present = ->(_, workspace) { Routes::Imports.shown(upload, options, table, workspace, as_was: as_was) }
+            next json(present.call(nil, workspace)) unless sent["whole"] == true && !upload.seen(options)&.whole
+
+            work_apart("look at file", {upload: upload, options: options}, present)
           end
 
           app.post("/api/tables/:table/import") do
@@ -105,6 +107,15 @@ module UpTack
 
           app.error(Interchange::Unreadable) { |error| problem(422, "unreadable", error.message) }
           app.helpers BodyReader
+        end
+
+        # @return [Hash] what a file shows, from all rows if they were looked at before
+        def self.shown(upload, options, table, workspace, as_was:)
+          found = UseCases::Imports::FileAnalysis.new(workspace).call(
+            upload.source(options), table, known: table ? upload.fields(table) : {}, seen: upload.seen(options),
+            as_was: as_was
+          )
+          Render::Import.look(upload, found, table, UseCases::Imports::KnownNames.new(workspace))
         end
 
         # @return [String] of the file with the rows that were refused
