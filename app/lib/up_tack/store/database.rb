@@ -11,6 +11,9 @@ module UpTack
       # and waiting inside it would hold up every other thread.
       WRITING = Monitor.new
 
+      # Names of tables and columns as they stand in SQL.
+      QUOTED = {}
+
       # Connections at most: one for each thread that answers, and for work in the background.
       POOL = 48
 
@@ -133,6 +136,10 @@ module UpTack
 
       # @return [ActiveRecord::ConnectionAdapters::AbstractAdapter]
       def connection = ActiveRecord::Base.connection
+
+      # @param name [String] of a table or a column, as a field's key may be
+      # @return [String] as it stands in SQL
+      def quoted(name) = QUOTED[name] ||= connection.quote_table_name(name).freeze
 
       # @return [Boolean] whether this thread is within a transaction that writes
       def writing? = !Thread.current[:up_tack_writing].nil?

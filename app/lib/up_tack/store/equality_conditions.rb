@@ -36,7 +36,7 @@ module UpTack
       # @return [String] SQL that says whether a text has other than plain letters
       def other(column) = "LENGTH(#{column}) <> LENGTH(CAST(#{column} AS BLOB))"
 
-      def quoted(name) = Database.connection.quote_column_name(name)
+      def quoted(name) = Database.quoted(name)
     end
   end
 end

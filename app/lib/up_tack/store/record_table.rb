@@ -62,16 +62,10 @@ module UpTack
         first, *others = values.map { |key, value|
           EqualityConditions.alternatives(@table.field(key), value, regard_case)
         }
-        found =
-          first
-            .product(*others)
-            .flat_map do |conditions|
-              Statements.run(
-                "SELECT id FROM #{quoted(@table.key)} WHERE #{conditions.map(&:sql).join(" AND ")}",
-                *conditions.flat_map(&:values)
-              ).flatten
-            end
-        found.uniq.sort
+        ways = first.product(*others)
+        from = "SELECT id FROM #{quoted(@table.key)} WHERE "
+        sql = ways.map { |conditions| from + conditions.map(&:sql).join(" AND ") }.join(" UNION ALL ")
+        Statements.run(sql, *ways.flatten.flat_map(&:values)).flatten.uniq.sort
       end
 
       # @param key [String] of a field
@@ -260,7 +254,7 @@ module UpTack
           "SELECT #{["id", *@fields.map(&:key)].map { |name| quoted(name) }.join(", ")} " \
             "FROM #{quoted(@table.key)} WHERE id = ?"
 
-      def quoted(name) = Database.connection.quote_table_name(name)
+      def quoted(name) = Database.quoted(name)
     end
   end
 end

@@ -87,6 +87,7 @@ module UpTack
           )
             super
             @values = Values.all[type]
+            @link = @values&.link? == true
           end
 
           # @return [Hash{String=>Object}] without what is not set
@@ -115,8 +116,12 @@ module UpTack
 
           # What its type is for, see Values::Type.
           %i[
-            textual? one_line? long? listed? yes_no? link? numeric? day? moment? clock? ordered? folded?
+            textual? one_line? long? listed? yes_no? numeric? day? moment? clock? ordered? folded?
           ].each { |question| define_method(question) { !@values.nil? && @values.public_send(question) } }
+
+          # Asked more often than the others, by far.
+          # @return [Boolean]
+          def link? = @link
 
           # @return [Boolean] whether people of a role may :see or :edit it
           def allows?(role, what) = !closed.include?(role) && Access.field(access, role, what)

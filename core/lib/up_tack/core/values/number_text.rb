@@ -9,6 +9,9 @@ module UpTack
       module NumberText
         # What every firm reads alike, and no sign could stand in.
         PLAIN = /\A\d{1,15}\z/
+        # Each is made once; a firm has two marks, and there are few.
+        PATTERNS = {}
+        private_constant :PATTERNS
         SPACES = /[\u0020\u00a0\u2009\u202f]/
 
         module_function
@@ -49,16 +52,22 @@ module UpTack
         # three: "1,5" must not silently become fifteen.
         # @return [String, nil] as a program writes it
         def figures(text, decimal, group)
-          mark = Regexp.escape(decimal)
-          return text.sub(decimal, ".").sub(/\.\z/, "") if text.match?(/\A[+-]?(\d+(#{mark}\d*)?|#{mark}\d+)\z/)
+          plain, grouped = patterns(decimal, group)
+          return text.sub(decimal, ".").delete_suffix(".") if text.match?(plain)
 
-          [group, " "].uniq.each do |between|
-            sign = Regexp.escape(between)
-            if text.match?(/\A[+-]?\d{1,3}(#{sign}\d{3})+(#{mark}\d*)?\z/)
-              return text.delete(between).sub(decimal, ".").sub(/\.\z/, "")
+          between, = grouped.find { |_, pattern| text.match?(pattern) }
+          between && text.delete(between).sub(decimal, ".").delete_suffix(".")
+        end
+
+        # @return [Array(Regexp, Hash{String=>Regexp})] of numbers without thousands marks, and by mark of those with
+        def patterns(decimal, group)
+          PATTERNS.fetch([decimal, group]) do |marks|
+            mark = Regexp.escape(decimal)
+            grouped = [group, " "].uniq.to_h do |between|
+              [between, /\A[+-]?\d{1,3}(#{Regexp.escape(between)}\d{3})+(#{mark}\d*)?\z/]
             end
+            PATTERNS[marks] = [/\A[+-]?(\d+(#{mark}\d*)?|#{mark}\d+)\z/, grouped]
           end
-          nil
         end
 
         def message(text, compact, conventions)
