@@ -89,6 +89,9 @@ module UpTack
         StoredRecord.new(id: id, values: kept(outcome))
       end
 
+      # Nobody goes on from an imported record, so what is calculated on reading may stay among its values.
+      def kept(outcome) = importing? ? outcome.values : super
+
       def write_waiting
         return if @waiting.empty?
 
