@@ -162,6 +162,16 @@ RSpec.describe "The HTTP API" do
     )
   end
 
+  it "says of each write whether it is done once under a name, as it is" do
+    guard = UpTack::Web::Guard::Idempotency
+    WebHelp::DOCUMENT["paths"].each do |path, item|
+      item.slice(*guard::METHODS.map(&:downcase)).each do |method, operation|
+        told = operation["parameters"].to_a.any? { |each| each["$ref"].to_s.end_with?("/idempotencyKey") }
+        expect([method, path, told]).to eq([method, path, !guard::APART.match?(path.gsub(/\{\w+\}/, "x"))])
+      end
+    end
+  end
+
   it "gives help on every function, and its own document" do
     expect(ask(:get, "/api/functions").map { |function| function["name"] }).to include("upper", "edate", "coalesce")
     get "/api/openapi.yaml"

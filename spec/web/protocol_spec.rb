@@ -33,6 +33,34 @@ RSpec.describe "HTTP as scripts know it" do
     expect(status).to eq(204)
   end
 
+  it "has scripts say which version they change, where a builder wants that" do
+    token = ask(:post, "/api/tokens", {name: "Scale", role: "clerk", days: 1})["token"]
+    script = {"HTTP_AUTHORIZATION" => "Bearer #{token}"}
+    at = "/api/tables/pieces/records/5"
+    batch = ->(record) { ask(:post, "/api/tables/pieces/batch", {records: [record]}, script) && status }
+    expect(ask(:get, "/api/scripts")).to eq("name_versions" => false)
+    expect(batch.call({id: 5, typed: {maker_note: "one"}})).to eq(200)
+    expect(ask(:patch, "/api/scripts", {name_versions: true})).to eq("name_versions" => true)
+    expect(ask(:get, "/api/security").first.to_s).to include("say which version they change")
+    # Whoever works in a browser says it anyway, and is asked for nothing more.
+    ask(:patch, at, {typed: {maker_note: "two"}})
+    expect(status).to eq(200)
+    sign_nobody_in
+    version = ask(:get, at, nil, script)["version"]
+    expect(ask(:patch, at, {typed: {maker_note: "three"}}, script)["code"]).to eq("version_needed")
+    ask(:patch, at, {typed: {maker_note: "three"}}, {"HTTP_IF_MATCH" => "*", **script})
+    expect(status).to eq(428)
+    ask(:delete, at, nil, script)
+    expect(status).to eq(428)
+    expect(batch.call({id: 5, typed: {maker_note: "four"}})).to eq(428)
+    expect(batch.call({id: 5, version: version, typed: {maker_note: "four"}})).to eq(200)
+    expect(batch.call({typed: good_piece})).to eq(200)
+    ask(:patch, at, {typed: {maker_note: "five"}, version: version}, script)
+    expect(status).to eq(409)
+    ask(:patch, "/api/scripts", {name_versions: false}, script)
+    expect(status).to eq(403)
+  end
+
   it "names the methods that an address knows, and how to sign in" do
     custom_request("PUT", "/api/tables/pieces/records", "{}", {"CONTENT_TYPE" => "application/json"})
     expect([status, last_response.headers["Allow"]]).to eq([405, "GET, POST"])

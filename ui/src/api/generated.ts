@@ -74,6 +74,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scripts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What scripts have to do. */
+        get: operations["getScriptSettings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Change what scripts have to do. */
+        patch: operations["changeScriptSettings"];
+        trace?: never;
+    };
     "/api/sessions": {
         parameters: {
             query?: never;
@@ -3734,6 +3752,10 @@ export interface components {
                 samples: string[];
             }[];
         };
+        ScriptSettings: {
+            /** @description Whether scripts must say which version of a record they change or delete: by If-Match or version. Otherwise the answer is 428. */
+            name_versions: boolean;
+        };
         FileColumn: {
             column: string;
             /** @description Whether Up Tack wrote it to say why rows were refused; it is not imported. */
@@ -4394,6 +4416,8 @@ export interface components {
         };
     };
     parameters: {
+        /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+        idempotencyKey: string;
         /** @description ETag of the record. If somebody has changed it since, the answer is 412. */
         ifMatch: string;
         /** @description A condition in the formula language. */
@@ -4566,6 +4590,60 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    getScriptSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The settings. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScriptSettings"];
+                };
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeScriptSettings: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScriptSettings"];
+            };
+        };
+        responses: {
+            /** @description The settings. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScriptSettings"];
+                };
+            };
+            401: components["responses"]["SignInNeeded"];
+            403: components["responses"]["NotAllowed"];
+            422: components["responses"]["Refused"];
+            default: components["responses"]["Problem"];
+        };
+    };
     listSessions: {
         parameters: {
             query?: never;
@@ -4665,7 +4743,10 @@ export interface operations {
     endDemo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4878,7 +4959,10 @@ export interface operations {
     addTable: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4922,7 +5006,10 @@ export interface operations {
     deleteTable: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -4949,7 +5036,10 @@ export interface operations {
     changeTable: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5014,7 +5104,10 @@ export interface operations {
     addField: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5039,7 +5132,10 @@ export interface operations {
     deleteField: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5062,7 +5158,10 @@ export interface operations {
     changeField: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5174,7 +5273,10 @@ export interface operations {
     pinRule: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5236,7 +5338,10 @@ export interface operations {
     streamEffect: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5301,7 +5406,10 @@ export interface operations {
     changeRule: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5327,7 +5435,10 @@ export interface operations {
     unpinRule: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5369,7 +5480,10 @@ export interface operations {
     setCount: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5437,7 +5551,10 @@ export interface operations {
     giveNumbers: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5530,7 +5647,10 @@ export interface operations {
     createRecord: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5565,7 +5685,10 @@ export interface operations {
     changeMany: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5611,7 +5734,10 @@ export interface operations {
     writeBatch: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -5669,6 +5795,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["NotWritten"] | components["schemas"]["Problem"];
                 };
             };
+            428: components["responses"]["Problem"];
             default: components["responses"]["Problem"];
         };
     };
@@ -6419,7 +6546,10 @@ export interface operations {
     measureSpace: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -6444,7 +6574,10 @@ export interface operations {
     checkDatabase: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -6802,7 +6935,10 @@ export interface operations {
     importFile: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -6997,6 +7133,8 @@ export interface operations {
                 version?: number;
             };
             header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
                 /** @description ETag of the record. If somebody has changed it since, the answer is 412. */
                 "If-Match"?: components["parameters"]["ifMatch"];
             };
@@ -7019,7 +7157,9 @@ export interface operations {
             401: components["responses"]["SignInNeeded"];
             403: components["responses"]["NotAllowed"];
             404: components["responses"]["NotFound"];
+            412: components["responses"]["Problem"];
             422: components["responses"]["Refused"];
+            428: components["responses"]["Problem"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7027,6 +7167,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
                 /** @description ETag of the record. If somebody has changed it since, the answer is 412. */
                 "If-Match"?: components["parameters"]["ifMatch"];
             };
@@ -7056,7 +7198,9 @@ export interface operations {
             401: components["responses"]["SignInNeeded"];
             403: components["responses"]["NotAllowed"];
             404: components["responses"]["NotFound"];
+            412: components["responses"]["Problem"];
             422: components["responses"]["Refused"];
+            428: components["responses"]["Problem"];
             default: components["responses"]["Problem"];
         };
     };
@@ -7180,7 +7324,10 @@ export interface operations {
     addLinkedField: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -7252,7 +7399,10 @@ export interface operations {
     acceptSuggestions: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -7295,7 +7445,10 @@ export interface operations {
     ignoreSuggestions: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -7319,7 +7472,10 @@ export interface operations {
     forgetIgnored: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -7339,7 +7495,10 @@ export interface operations {
     undoBatch: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 batch: number;
             };
@@ -7400,7 +7559,10 @@ export interface operations {
     readMask: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -7465,7 +7627,10 @@ export interface operations {
     tryTidying: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -7501,7 +7666,10 @@ export interface operations {
     tryFormat: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -7555,7 +7723,10 @@ export interface operations {
     addList: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -7607,7 +7778,10 @@ export interface operations {
     changeList: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 list: string;
             };
@@ -7631,7 +7805,10 @@ export interface operations {
     deleteList: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 list: string;
             };
@@ -7674,7 +7851,10 @@ export interface operations {
     readNotice: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 id: number;
             };
@@ -7701,7 +7881,10 @@ export interface operations {
     checkNow: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -7727,7 +7910,10 @@ export interface operations {
     addForm: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -7752,7 +7938,10 @@ export interface operations {
     changeForm: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -7778,7 +7967,10 @@ export interface operations {
     deleteForm: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -7994,7 +8186,10 @@ export interface operations {
     saveFilter: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -8024,7 +8219,10 @@ export interface operations {
     deleteFilter: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -8196,7 +8394,10 @@ export interface operations {
     stopJob: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 job: string;
             };
@@ -8442,7 +8643,10 @@ export interface operations {
     noticeMistake: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -8502,7 +8706,10 @@ export interface operations {
     runProofs: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -8524,7 +8731,10 @@ export interface operations {
     saveProofs: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -8582,7 +8792,10 @@ export interface operations {
     changeProof: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -8608,7 +8821,10 @@ export interface operations {
     deleteProof: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -8636,7 +8852,10 @@ export interface operations {
     listAffectedProofs: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -8744,7 +8963,10 @@ export interface operations {
     generateFailingRecords: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 /** @description Key of the table. */
                 table: components["parameters"]["table"];
@@ -8828,7 +9050,10 @@ export interface operations {
     changeConventions: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -8929,7 +9154,10 @@ export interface operations {
     applyProject: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -9222,7 +9450,10 @@ export interface operations {
     restoreEntry: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 entry: number;
             };
@@ -9383,7 +9614,10 @@ export interface operations {
     restoreRule: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 revision: number;
                 rule: string;
@@ -9404,7 +9638,10 @@ export interface operations {
     undoDesign: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -9421,7 +9658,10 @@ export interface operations {
     redoDesign: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -9438,7 +9678,10 @@ export interface operations {
     restoreDesign: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A name for this request. Sent again under it within a day, it is not done again: the answer is that of the first time, with Idempotency-Replayed. */
+                "Idempotency-Key"?: components["parameters"]["idempotencyKey"];
+            };
             path: {
                 revision: number;
             };

@@ -56,6 +56,7 @@ export const queryKeys = {
   tidying: () => ["tidying"] as const,
   tidyTry: (steps: Part, text: string) => ["tidy-try", steps, text] as const,
   tokens: () => ["tokens"] as const,
+  scripts: () => ["scripts"] as const,
   webhooks: () => ["webhooks"] as const,
   triedCase: (table: string, parts: Part, typed: Part) => ["try", table, "case", parts, typed] as const,
   triedRule: (table: string, rule: string) => ["try", table, rule] as const,

@@ -24,6 +24,18 @@ export function useRevokeToken() {
   });
 }
 
+/** What scripts have to do. */
+export const useScriptSettings = () =>
+  useQuery({ queryKey: queryKeys.scripts(), queryFn: () => data(api.GET("/api/scripts")) });
+
+export function useChangeScriptSettings() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (name_versions: boolean) => data(api.PATCH("/api/scripts", { body: { name_versions } })),
+    onSuccess: (settings) => client.setQueryData(queryKeys.scripts(), settings),
+  });
+}
+
 /** A call of the API, as the OpenAPI document has it. */
 export type Operation = {
   operationId: string;

@@ -98,6 +98,8 @@ export interface Gaps {
   "tokens.none": null;
   "tokens.of": { name: Gap };
   "tokens.days": null;
+  "tokens.versions": null;
+  "tokens.versionsNote": null;
   "webhooks.title": null;
   "webhooks.aim": null;
   "webhooks.address": null;
@@ -1830,6 +1832,8 @@ export const messages: { [key: string]: string } = {
   "tokens.none": "No tokens yet.",
   "tokens.of": "for %{name}",
   "tokens.days": "Days until it expires",
+  "tokens.versions": "Scripts must say which version of a record they change",
+  "tokens.versionsNote": "So no script overwrites what somebody else has saved since it read the record. It sends the record's ETag as If-Match, or its version.",
   "webhooks.title": "Webhooks",
   "webhooks.aim": "Up Tack tells other programs which records were saved or deleted, without their values. Messages are signed, and sent again until they are accepted.",
   "webhooks.address": "Address",

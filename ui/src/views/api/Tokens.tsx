@@ -2,7 +2,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { address } from "../../api/address";
 import { useSession } from "../../api/queries";
-import { useMakeToken, useRevokeToken, useTokens } from "../../api/tokens";
+import { useChangeScriptSettings, useMakeToken, useRevokeToken, useScriptSettings, useTokens } from "../../api/tokens";
 import { lowerFirst } from "../../components/lowerFirst";
 import { showDay } from "../../components/moments";
 import { t, word } from "../../words";
@@ -86,6 +86,7 @@ export function Tokens() {
           )}
         </ShownOnce>
       )}
+      {own === "builder" && <Versions />}
       {tokens.data && tokens.data.length === 0 && <p className="quiet">{t("tokens.none")}</p>}
       {tokens.data && tokens.data.length > 0 && (
         <ul className="flex flex-col text-[0.8125rem]">
@@ -117,5 +118,27 @@ export function Tokens() {
         </ul>
       )}
     </section>
+  );
+}
+
+/** Whether scripts have to say which version of a record they change. */
+function Versions() {
+  const settings = useScriptSettings().data;
+  const change = useChangeScriptSettings();
+  if (!settings) return null;
+  return (
+    <label className="flex items-start gap-2 text-[0.8125rem]">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm"
+        checked={settings.name_versions}
+        disabled={change.isPending}
+        onChange={(event) => change.mutate(event.target.checked, { onError: (error) => toast.error(error.message) })}
+      />
+      <span>
+        {t("tokens.versions")}
+        <span className="quiet block text-xs">{t("tokens.versionsNote")}</span>
+      </span>
+    </label>
   );
 }

@@ -16,7 +16,7 @@ module UpTack
         # Operations that leave nothing behind, whose answers are secrets, or whose body is a file: none of
         # them is remembered.
         APART = %r{
-          \A/api/(session|set-up|tokens|people|imports|history/verify|backups|conventions/preview) |
+          \A/api/(session|set-up|tokens|webhooks|people|imports|history/verify|backups|conventions/preview) |
           /(draft|trial|formula|pieces|preview|candidates|edges|bench|samples|mistakes|look|decisions/\w+)\z
         }x
 

@@ -42,6 +42,8 @@ module UpTack
           app.error(Work::Lost, Store::PrivateCopy::Failed) { |error| problem(503, "lost", error.message) }
           app.error(UpTack::Jobs::TooMany) { |error| problem(429, "too_many", error.message) }
           app.error(Progress::Stopped) { |error| problem(409, "stopped", error.message) }
+          # RFC 6585, 3.
+          app.error(Params::Requests::Unconditional) { |error| problem(428, "version_needed", error.message) }
           app.error(Params::Requests::Malformed) { |error| problem(400, "malformed", error.message) }
           app.error(Params::Requests::TooLarge) {
             problem(413, "too_large", Core::Messages["web.problems.is_more_than_8_mb"])

@@ -17,6 +17,12 @@ module UpTack
 
         # A request that can't be understood at all.
         class Malformed < StandardError; end
+
+        # A script does not say which version it changes, though it has to.
+        class Unconditional < StandardError
+          def initialize = super(Core::Messages["web.requests.version_needed"])
+        end
+
         # A body beyond LARGEST_BODY.
         class TooLarge < StandardError; end
 
@@ -178,6 +184,20 @@ module UpTack
           version = header[/\A"(\d{1,18})(?:-\h{16})?"\z/, 1] or
             raise Malformed, Core::Messages["web.requests.if_match_takes_etag"]
           version.to_i
+        end
+
+        # @param told [Integer, nil] a version that the request names in another way
+        # @return [Integer, nil] the version that is to be changed
+        # @raise [Unconditional] where a script names none and has to
+        def version_wanted(told) = needed(version_to_match || told)
+
+        # @param version [Integer, nil] of a record that is to be changed
+        # @return [Integer, nil] the same
+        # @raise [Unconditional] where a script names none and has to
+        def needed(version)
+          raise Unconditional if version.nil? && by_token && UseCases::People::Scripts.name_versions?
+
+          version
         end
 
         # @return [Integer, nil] a whole number from the query

@@ -101,6 +101,12 @@ module UpTack
               count: facts["tables"]]
           when "restored"
             restored(facts)
+          when "scripts_changed"
+            if facts["name_versions"]
+              Core::Wording["set that scripts say which version they change"]
+            else
+              Core::Wording["set that scripts need not say which version they change"]
+            end
           when "demo_ended"
             count = facts["people"].to_a.length
             Core::Wording["ended the demo: %{count} people can no longer sign in without a password", count: count]

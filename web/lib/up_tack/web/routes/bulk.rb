@@ -104,6 +104,7 @@ module UpTack
                 Core::Messages["web.bulk.each_of_records_needs_typed"]
             end
 
+            needed(each["version"]) if each["id"]
             {typed: each["typed"], id: each["id"], version: each["version"], reasons: reasons}.compact
           end
         end

@@ -64,7 +64,7 @@ module UpTack
                 table: params[:table],
                 id: record_id,
                 typed: typed,
-                version: version_to_match || number_sent("version"),
+                version: version_wanted(number_sent("version")),
                 reasons: reasons,
                 **filling_in
               )
@@ -76,7 +76,7 @@ module UpTack
               UseCases::Records::DeleteRecord.new(workspace).call(
                 table: params[:table],
                 id: record_id,
-                version: version_to_match || number_in_query("version")
+                version: version_wanted(number_in_query("version"))
               )
             next saved_or_problem(params[:table], answer) unless answer.state == :saved
 

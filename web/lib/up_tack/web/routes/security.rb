@@ -3,7 +3,7 @@
 module UpTack
   module Web
     module Routes
-      # Who is signed in where, what the security log tells, and the end of the demo.
+      # Who is signed in where, what scripts are held to, what the security log tells, and the end of the demo.
       module Security
         def self.registered(app)
           app.helpers Helpers
@@ -23,6 +23,13 @@ module UpTack
           app.get("/api/security") do
             events = UseCases::People::SecurityLog.page(before: params[:before].to_s[/\A\d+\z/]&.to_i)
             json(events.map { |event| Render::Security.event(event, workspace) })
+          end
+
+          app.get("/api/scripts") { json({name_versions: UseCases::People::Scripts.name_versions?}) }
+
+          app.patch("/api/scripts") do
+            UseCases::People::Scripts.change(sent["name_versions"] == true, by: person)
+            json({name_versions: UseCases::People::Scripts.name_versions?})
           end
 
           app.post("/api/demo/end") do
