@@ -173,7 +173,15 @@ RSpec.describe "Import" do
     expect(page).to have_button("Import the 5 that pass").and have_link("Download refused rows")
     expect(accessibility_problems).to eq([])
     select "Text", from: "Type: email"
+    within(:css, "ul[aria-label='Tables of the file']") { click_button(text: "Evening courses") }
+    click_button "Edit choices: level"
+    fill_in "Choices: level", with: "Beginner"
     click_button "Preview"
+    expect(page).to have_text("Not yet choices of Level: Advanced")
+    click_button "Add it to the choices"
+    expect(page).to have_text("Done. Preview again.").and have_no_button("Import the", exact: false)
+    expect(page).to have_field("Choices: level").or have_text("Beginner, Advanced")
+    click_button "Preview again"
     expect(page).to have_css("[role=status]", text: "14 new")
     click_button "Import 3 tables"
     expect(page).to have_text("Import finished")

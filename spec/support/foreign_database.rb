@@ -97,7 +97,7 @@ class ForeignDatabase
   }
 
   def copy_dump(folder) = written(folder, "pots.sql") { |io|
-    io << "--\n-- it's a dump; of a database\n--\nSET client_encoding = 'UTF8';\n"
+    io << "--\n-- it's a dump; of a database\n--\n\n\\restrict dW4kQ8\n\nSET client_encoding = 'UTF8';\n"
     io << "CREATE FUNCTION public.f() RETURNS trigger AS $b$ BEGIN INSERT INTO x VALUES (1); END; $b$ LANGUAGE p;\n"
     CREATE.each do |table, columns|
       plain = columns.gsub(/ PRIMARY KEY| REFERENCES \w+\(\w+\)|, FOREIGN KEY.*\z/, "")
@@ -105,6 +105,7 @@ class ForeignDatabase
       io << "CREATE TABLE public.#{table} (\n    #{plain}\n);\n"
     end
     CREATE.each_key do |table|
+      io << "--\n-- Data for Name: #{table}; Owner: it's mine\n--\n\n"
       io << "COPY public.#{table} (#{COLUMNS[table].join(", ")}) FROM stdin;\n"
       @rows[table].each { |row| io << row.map { |cell| copied(cell) }.join("\t") << "\n" }
       io << "\\.\n\n"

@@ -747,7 +747,7 @@ export interface Gaps {
   "imports.leaveOff": null;
   "imports.refusedBy": { rule: Gap; count: number };
   "imports.fixed": null;
-  "imports.notChoices": { texts: Gap };
+  "imports.notChoices": { field: Gap; texts: Gap };
   "imports.addThese": { count: number };
   "imports.leftOff": { rule: Gap };
   "imports.make": null;
@@ -2546,7 +2546,7 @@ export const messages: { [key: string]: string } = {
   "imports.refusedBy_one": "1 row is refused: %{rule}",
   "imports.refusedBy_other": "%{count, number} rows are refused: %{rule}",
   "imports.fixed": "Done. Preview again.",
-  "imports.notChoices": "Not yet choices: %{texts}",
+  "imports.notChoices": "Not yet choices of %{field}: %{texts}",
   "imports.addThese_one": "Add it to the choices",
   "imports.addThese_other": "Add them to the choices",
   "imports.leftOff": "Rule deleted: %{rule}",

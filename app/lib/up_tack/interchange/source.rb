@@ -22,7 +22,7 @@ module UpTack
         "{\\rtf" => "text_document"
       }.freeze
       SQL = %r{
-        \A(?:--[^\n]*\s+|/\*.*?\*/\s*;?\s*|;\s*)*
+        \A(?:--[^\n]*\s+|/\*.*?\*/\s*;?\s*|;\s*|\\[a-z]+[^\n]*\s+)*
         (?:create\s+(?:table|type|schema|sequence|function|database|extension|unlogged|temp\w*)\b|insert\s+into
           |begin\s*(?:transaction)?\s*;|pragma\s|set\s+\w+\s*(?:=|to\b)|drop\s+(?:table|database|schema)
           |lock\s+tables|select\s+pg_catalog\.|alter\s+table|use\s+`)

@@ -63,6 +63,8 @@ export function SeveralTables({ file, onAnother }: Props) {
     setShown(number);
     setFixed(true);
   };
+  const labelOf = (number: number, key: string) =>
+    tables.find((each) => each.number === number)?.fields.find((field) => field.key === key)?.label ?? key;
   const leaveOff = (number: number, key: string, kind: string) => {
     const own = (rule: { parts: { [part: string]: unknown } }) => rule.parts.kind === kind;
     fix(number, ({ fields, rules }) => ({
@@ -138,7 +140,15 @@ export function SeveralTables({ file, onAnother }: Props) {
               </ul>
             )}
           </section>
-          {outcome && <TablesOutcome file={file} outcome={outcome} onLeaveOff={leaveOff} onAddChoices={addChoices} />}
+          {outcome && (
+            <TablesOutcome
+              file={file}
+              outcome={outcome}
+              labelOf={labelOf}
+              onLeaveOff={leaveOff}
+              onAddChoices={addChoices}
+            />
+          )}
           {!saved && (
             <>
               <div className="grid items-start gap-4 lg:grid-cols-[17rem_minmax(0,1fr)]">

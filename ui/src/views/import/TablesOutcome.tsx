@@ -8,13 +8,15 @@ type Told = ImportedTables["tables"][number];
 type Props = {
   file: string;
   outcome: ImportedTables;
+  /** What a field of one of the tables is called. */
+  labelOf: (table: number, field: string) => string;
   /** Leaves a rule off that refuses rows, and adds texts to the choices of a field. */
   onLeaveOff: (table: number, field: string, kind: string) => void;
   onAddChoices: (table: number, field: string, texts: string[]) => void;
 };
 
 /** What became of each table of a file, or would: records, refused rows with why, and what to know. */
-export function TablesOutcome({ file, outcome, onLeaveOff, onAddChoices }: Props) {
+export function TablesOutcome({ file, outcome, ...fixes }: Props) {
   const saved = outcome.batch !== null;
   const sum = (of: "made" | "refused") => outcome.tables.reduce((all, each) => all + each[of], 0);
   return (
@@ -54,7 +56,7 @@ export function TablesOutcome({ file, outcome, onLeaveOff, onAddChoices }: Props
                 {note}
               </p>
             ))}
-            {!saved && <Fixes told={table} onLeaveOff={onLeaveOff} onAddChoices={onAddChoices} />}
+            {!saved && <Fixes told={table} {...fixes} />}
             {table.refusals.slice(0, 5).map((each) => (
               <p key={each.row} className="flex gap-3 text-xs">
                 <span className="quiet w-16 shrink-0 tabular-nums">{t("imports.row", { n: each.row })}</span>
@@ -70,7 +72,7 @@ export function TablesOutcome({ file, outcome, onLeaveOff, onAddChoices }: Props
 }
 
 /** What can be done about rows that are refused, where they are right. */
-function Fixes({ told, onLeaveOff, onAddChoices }: { told: Told } & Pick<Props, "onLeaveOff" | "onAddChoices">) {
+function Fixes({ told, labelOf, onLeaveOff, onAddChoices }: { told: Told } & Omit<Props, "file" | "outcome">) {
   const [fixed, setFixed] = useState<string[]>([]);
   const fix = (name: string, label: string, how: () => void, spoken?: string) =>
     fixed.includes(name) ? (
@@ -103,7 +105,7 @@ function Fixes({ told, onLeaveOff, onAddChoices }: { told: Told } & Pick<Props, 
       ))}
       {told.not_choices.map(({ field, texts }) => (
         <p key={field} className="text-xs">
-          {t("imports.notChoices", { texts: texts.join(", ") })}
+          {t("imports.notChoices", { field: labelOf(told.number, field), texts: texts.join(", ") })}
           {fix(field, t("imports.addThese", { count: texts.length }), () => onAddChoices(told.number, field, texts))}
         </p>
       ))}

@@ -14,6 +14,8 @@ module UpTack
         SPECIAL = /['"`;]|--|\/\*|\$\w*\$|#/n
         COPY = /\A\s*copy\s.+\sfrom\s+stdin\b/im
         TRIGGER = /\A\s*create\s+(?:or\s+replace\s+)?(?:temp\w*\s+|definer\S*\s+)?trigger\b/i
+        # Lines before a statement: comments, and what a program beside the database is told, such as \connect.
+        BEFORE = /\A(?:\s*(?:--[^\n]*|\\[a-z]+[^\n]*)(?:\n|\z))+/n
         MYSQL = /engine\s*=|\/\*!\d{5}|insert into `|^-- (?:mysql|mariadb) dump/i
 
         # @param path [String]
@@ -107,7 +109,7 @@ module UpTack
         end
 
         def ended(&block)
-          statement = @buffer.byteslice(@start, @at - @start - 1)
+          statement = @buffer.byteslice(@start, @at - @start - 1).sub(BEFORE, "")
           return if statement.match?(TRIGGER) && open?(statement)
 
           @start = @at
@@ -116,7 +118,7 @@ module UpTack
         end
 
         def last(&block)
-          rest = @buffer.byteslice(@start..)
+          rest = @buffer.byteslice(@start..).sub(BEFORE, "")
           tell(rest, &block) unless rest.strip.empty?
           false
         end
