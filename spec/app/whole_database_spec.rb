@@ -112,6 +112,18 @@ RSpec.describe "A whole database" do
     expect(records("jars").filter_map { |_, row| row["after_id"] }).to eq((1..8).to_a)
   end
 
+  it "leaves binary values out of a dump, and the texts beside them as they are" do
+    path = File.join(@folder, "jars.sql")
+    File.binwrite(path, "-- it's a dump\n/*!40101 SET NAMES utf8mb4 */;\n--\n-- `jars`\n--\n" \
+      "CREATE TABLE `jars` (`id` int NOT NULL, `name` varchar(20), `seal` blob, PRIMARY KEY (`id`)) ENGINE=x;\n" \
+      "INSERT INTO `jars` VALUES (1,'Zoë ☃','\\0\xFF\xC3'),\n(2,'\xC9mile',NULL);\n".b)
+    upload = brought(path)
+    tables = looked(upload).last
+    expect(tables.first.notes.join).to include("seal: one value is binary")
+    expect(taken(upload, tables.map(&:wish)).tables.first.made).to eq(2)
+    expect(records("jars").map { |_, row| row.to_h.values_at("name", "seal") }).to eq([["Zoë ☃", nil], ["Émile", nil]])
+  end
+
   it "says what it can't take, word for word, and takes the rest" do
     path = pots(<<~SQL)
       CREATE TABLE "Größe, (x)" ("a b" INTEGER, "select" TEXT, "a  b" TEXT, PRIMARY KEY ("a b", "select"));

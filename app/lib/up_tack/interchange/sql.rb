@@ -7,8 +7,8 @@ module UpTack
     module Sql
       # A column. type:: key of a field type, nil where its values tell; text:: whether it is declared as a text
       # required, key:: whether it is never blank, and the primary key; unique:: whether it has every value once
-      # longest:: characters; choices:: the only values; default:: see Default
-      Column = Struct.new(:name, :type, :text, :required, :key, :unique, :longest, :choices, :default,
+      # longest:: characters; choices:: the only values; default:: see Default; binary:: whether its values are no texts
+      Column = Struct.new(:name, :type, :text, :required, :key, :unique, :longest, :choices, :default, :binary,
         keyword_init: true)
       # What a column has unless something else is said. value:: a text, number, true or false; formula:: or this
       Default = Struct.new(:value, :formula, keyword_init: true)
@@ -58,6 +58,11 @@ module UpTack
         plain = declared.to_s.downcase.strip
         TYPES.find { |pattern, _| plain.match?(pattern) }&.last unless plain.match?(TEXTS)
       end
+
+      # @param escapes [Boolean] see Statements#escapes?: without them a blob may as well have texts
+      # @return [Boolean]
+      def binary?(declared, escapes) =
+        declared.to_s.downcase.match?(escapes ? /\A(?:\w*blob|(?:var)?binary)\b/ : /\Abytea\b/)
 
       # @return [Boolean]
       def text?(declared) = declared.to_s.downcase.match?(TEXTS)

@@ -1,6 +1,7 @@
 import { Download } from "lucide-react";
 import type { Table } from "../../api/client";
 import type { Imported } from "../../api/imports";
+import { useTables } from "../../api/queries";
 import { ChangedRecords } from "../../components/ChangedRecords";
 import { sentences, t } from "../../words";
 import { NewChoices } from "../board/NewChoices";
@@ -21,6 +22,8 @@ const SHOWN = 30;
 /** What the rules make of a file: how many rows of each kind, which are refused and why, and some of the others. */
 export function Outcome({ table, found, saved, refusedPath, onFixed }: Props) {
   const { report } = found;
+  // A rule of a table that is in use is more than one import's affair.
+  const unused = useTables().data?.find((each) => each.key === table.key)?.records === 0;
   const labelOf = (key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
   const sentence = (id: string | null) =>
     table.rules.find((each) => each.id === id)?.sentence ?? t("imports.unreadable");
@@ -44,7 +47,7 @@ export function Outcome({ table, found, saved, refusedPath, onFixed }: Props) {
                   </span>
                   <span className="min-w-0">
                     {sentence(each.rule)}
-                    {onFixed && each.rule && (
+                    {onFixed && unused && each.rule && (
                       <LeaveOff table={table.key} rule={each.rule} words={sentence(each.rule)} onDone={onFixed} />
                     )}
                   </span>

@@ -51,7 +51,7 @@ module UpTack
           case value
           when Sql::Literals::LEFT then left(:value, column)
           when Sql::Number then number(column, value)
-          when String then text(column, value)
+          when String then column.binary ? left(:value, column) : text(column, value)
           else value
           end
         end

@@ -126,6 +126,7 @@ module UpTack
           declared = type_of_column
           @column = Column.new(
             name: name, type: Sql.type(declared), text: Sql.text?(declared), longest: Sql.longest(declared),
+            binary: Sql.binary?(declared, @escapes),
             choices: @choices[declared.downcase] || enumerated(declared)
           )
           @table.columns << @column

@@ -159,12 +159,10 @@ module UpTack
 
         def tell(statement) = yield(:statement, text(statement))
 
-        # What is not UTF-8 is what databases had before it.
+        # What is not UTF-8 is what databases had before it, or no text: what stands beside it is as it was.
         def text(bytes)
-          found = bytes.dup.force_encoding(Encoding::UTF_8)
-          unless found.valid_encoding?
-            found = bytes.dup.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, undef: :replace,
-              invalid: :replace)
+          found = bytes.dup.force_encoding(Encoding::UTF_8).scrub do |part|
+            part.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, undef: :replace, invalid: :replace)
           end
           found.delete_prefix("\uFEFF")
         end

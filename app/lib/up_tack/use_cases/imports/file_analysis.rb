@@ -27,10 +27,18 @@ module UpTack
                 profiles
                   .zip(settings.columns)
                   .filter_map { |profile, taken| profile.reading(taken.dates) if profile.dated? }
-              source.notes + profiles.filter_map(&:doubt) + readings + profiles.flat_map(&:left_out)
+              source.notes + broken + profiles.filter_map(&:doubt) + readings + profiles.flat_map(&:left_out)
             end
 
             private
+
+            def broken
+              return [] unless seen.first_broken
+
+              row, problem = seen.first_broken
+              [Core::Messages["imports.file_analysis.rows_cannot_be_read", count: seen.broken, row: row,
+                problem: problem]]
+            end
 
             def open = settings.columns.reject { |taken| taken.field || WhyHeading.ours?(taken.column) }
           end

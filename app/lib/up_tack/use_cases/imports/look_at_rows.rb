@@ -12,7 +12,8 @@ module UpTack
 
         # What was seen. profiles:: one for each column; rows:: how many there are, about; looked_at:: at how many
         # whole:: whether at all; first_rows:: numbers and cells of some
-        Seen = Struct.new(:profiles, :rows, :looked_at, :whole, :first_rows, keyword_init: true)
+        # broken:: how many can't be read; first_broken:: number and problem of the first of these
+        Seen = Struct.new(:profiles, :rows, :looked_at, :whole, :first_rows, :broken, :first_broken, keyword_init: true)
 
         # @param conventions [Core::Conventions] the firm's
         # @param name [String] of the file, for whoever waits
@@ -32,10 +33,13 @@ module UpTack
           reader = Interchange::CellText.new(@conventions)
           profiles = names.map { |name| Interchange::Profile.new(name, reader, names.length) }
           most = whole ? Float::INFINITY : Interchange::Profile.rows(names.length)
-          last = count = 0
+          last = count = broken = 0
           first_rows = []
+          first_broken = nil
           source.each_row do |row, place|
             first_rows << [row.number, row.cells] if first_rows.length < SHOWN
+            broken += 1 if row.problem
+            first_broken ||= [row.number, row.problem] if row.problem
             row.cells.each_with_index { |cell, index| profiles[index].add(cell, row.number) }
             last = place
             count += 1
@@ -44,7 +48,8 @@ module UpTack
           end
           seen_all = count < most
           rows = seen_all ? count : estimated(source.size.to_f / [last, 1].max * count)
-          Seen.new(profiles: profiles, rows: rows, looked_at: count, whole: seen_all, first_rows: first_rows)
+          Seen.new(profiles: profiles, rows: rows, looked_at: count, whole: seen_all, first_rows: first_rows,
+            broken: broken, first_broken: first_broken)
         end
 
         private
