@@ -236,7 +236,7 @@ RSpec.describe "Records out and in again" do
         ]
       end
     expect(try.call("members_mixed_encodings.csv", "members")).to match(
-      [[/mixes encodings: line 2/], [[2, /not valid UTF-8/]]]
+      [[/mixes encodings: line 2/, /Row 2 can't be read and will be refused/], [[2, /not valid UTF-8/]]]
     )
     expect(try.call("rows_of_different_length.csv", "members").last).to match([[3, /4 cells but the header row has 2/]])
     expect(try.call("both_date_orders.csv", "members")).to match(
