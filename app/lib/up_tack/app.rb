@@ -1,5 +1,18 @@
 # frozen_string_literal: true
 
+require "csv"
+require "digest"
+require "fileutils"
+require "json"
+require "openssl"
+require "securerandom"
+require "stringio"
+require "strscan"
+require "tmpdir"
+require "uri"
+require "yaml"
+require "zlib"
+
 require_relative "../../../core/lib/up_tack/core"
 
 module UpTack

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
+require "sqlite3"
 require "tsort"
+require "zip"
 
 module UpTack
   module UseCases
