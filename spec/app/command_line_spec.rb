@@ -104,6 +104,11 @@ RSpec.describe "The command line" do
     csv = run.call("export", "clays", "-")[1].force_encoding("UTF-8")
     status, told, = run.call("import", "clays", "-", "--match", "name", "--dry-run", input: csv)
     expect([status, told]).to match([0, /0 new, 0 changed, #{rows.length} unchanged, 0 refused/])
+    marks = "Name;Limit °C\nMoor;1.200\nFen;1.100\n"
+    refused = [[], %w[--decimal comma], %w[--decimal point], %w[--decimal dot]].map do |how|
+      run.call("import", "clays", "-", "--dry-run", *how, input: marks).values_at(0, 1)
+    end
+    expect(refused).to match([[1, /2 refused/], [0, /2 new/], [1, /2 refused/], [2, ""]])
     status, _, errors = run.call("import", "clays", "-", "--encoding", "EBCDIC", input: csv)
     expect([status, errors]).to match([2, /EBCDIC.*Windows-1252/m])
     status, _, errors = run.call("export", "clays", folder("x.doc"))

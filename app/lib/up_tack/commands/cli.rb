@@ -126,6 +126,8 @@ module UpTack
       option :encoding, banner: "NAME", desc: "Of a CSV file, such as Windows-1252"
       option :sheet, banner: "NAME", desc: "Which sheet of a workbook"
       option :heading, banner: "ROW", desc: "Number of the row with the names of columns, or none"
+      option :dates, banner: "ORDER", enum: %w[dmy mdy ymd], desc: "Order of dates in figures"
+      option :decimal, banner: "MARK", enum: %w[point comma . ,], desc: "What stands before decimals"
       option :dry_run, type: :boolean, default: false, desc: "Save nothing"
       option :passing, type: :boolean, default: false, desc: "Save the rows that pass, even if others are refused"
       option :keep_blank, type: :boolean, default: false, desc: "Blank cells clear the field"

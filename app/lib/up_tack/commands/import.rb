@@ -13,6 +13,7 @@ module UpTack
       SHOWN = 20
 
       # Names for what a terminal takes badly.
+      DECIMALS = {"point" => ".", "comma" => ","}.freeze
       DELIMITERS = {"comma" => ",", "semicolon" => ";", "tab" => "\t", "bar" => "|"}.freeze
 
       # @param file [String] path, or PIPE
@@ -35,11 +36,13 @@ module UpTack
       # @param match [String, nil] key of the field by which records are found
       # @param as_was [Boolean] whether stamps, tallies and log lines come from the file
       # @param refused [String, nil] file for the refused rows
+      # @param dates [String, nil] in which order those of all columns are read, "dmy", "mdy" or "ymd"
+      # @param decimal [String, nil] the mark before decimals of all columns, one of DECIMALS or what it stands for
       # @param reading [Hash{Symbol=>String}] delimiter:, encoding:, sheet: and heading:, see Interchange::Source
       def bring_in(
         table:, path:, name:,
         database: nil, dry_run: false, passing: false, keep_blank: false, map: [], match: nil, as_was: false,
-        refused: nil, **reading
+        refused: nil, dates: nil, decimal: nil, **reading
       )
         keep = passing ? "passing" : "all"
         keep = "none" if dry_run
@@ -53,13 +56,15 @@ module UpTack
             "as_was" => as_was,
             "blanks" => keep_blank ? "kept" : nil
           }
-          tell(import(workspace, design, source, overrides, keep, name, refused), keep)
+          how = {"dates" => dates, "decimal" => DECIMALS.fetch(decimal, decimal)}.compact
+          tell(import(workspace, design, source, overrides, keep, name, refused, how), keep)
         end
       end
 
-      def import(workspace, design, source, overrides, keep, name, refused)
+      def import(workspace, design, source, overrides, keep, name, refused, how)
         looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design, as_was: overrides["as_was"])
-        looked.settings = UseCases::Imports::SettingsOverride.over(looked.settings, overrides)
+        settings = overrides.merge("columns" => read_so(source, overrides["columns"], how))
+        looked.settings = UseCases::Imports::SettingsOverride.over(looked.settings, settings)
         [*looked.notes, left_out(looked, overrides), set_again(looked)].compact.each { |note| @err.puts note }
         UseCases::Imports::Run.new(workspace, progress: progress).call(
           source: source,
@@ -72,6 +77,14 @@ module UpTack
         )
       ensure
         write_refused(name, source, refused, workspace) if refused && File.file?("#{refused}.rows")
+      end
+
+      # What is said of some columns, and how all of them are read.
+      def read_so(source, said, how)
+        return said if how.empty?
+
+        of = said.to_h { |each| [each["column"], each] }
+        source.columns.map { |column| {"column" => column, **how, **of.fetch(column, {})} }
       end
 
       # Columns that are left out without anybody having said so.
