@@ -104,6 +104,11 @@ RSpec.describe "Suggestions from a whole file" do
     imports::LookAtFile.new(workspace).call(upload: file, options: {"delimiter" => ";"})
     expect([file.seen("delimiter" => ";")&.profiles&.length, file.seen("delimiter" => ","),
       file.seen]).to eq([2, nil, nil])
+    path = Dir["#{file.path}.seen-*"].first
+    [File.binread(path)[0, 40], "", Marshal.dump(1)[0, 1], "\x04\bo:\x0DGoneNow0"].each do |broken|
+      File.binwrite(path, broken)
+      expect(file.seen("delimiter" => ";")).to be_nil
+    end
     stop = UpTack::Progress.new.tap(&:stop)
     long = upload([%w[a], *Array.new(600) { |n| [n.to_s] }])
     expect { imports::LookAtFile.new(workspace, progress: stop).call(upload: long, options: {}) }

@@ -106,6 +106,7 @@ class ForeignDatabase
     end
     CREATE.each_key do |table|
       io << "--\n-- Data for Name: #{table}; Owner: it's mine\n--\n\n"
+      io << "/* the rows */ " if table == CREATE.keys.last
       io << "COPY public.#{table} (#{COLUMNS[table].join(", ")}) FROM stdin;\n"
       @rows[table].each { |row| io << row.map { |cell| copied(cell) }.join("\t") << "\n" }
       io << "\\.\n\n"

@@ -90,6 +90,14 @@ RSpec.describe "Many records over HTTP" do
     expect(writes).to be < 5
   end
 
+  it "tells of a record that is deleted before its conflict is told that it is gone" do
+    conflict = {id: 6, version: 1, typed: {maker_note: "x"}}
+    batch = -> { ask(:post, "/api/tables/pieces/batch", {records: [conflict, {typed: good_piece}], keep: "passing"}) }
+    expect(batch.call["results"].map { |each| each["state"] }).to eq(%w[conflict saved])
+    allow_any_instance_of(UpTack::UseCases::Records::FindRecord).to receive(:call).and_raise(UpTack::Store::NotFound)
+    expect(batch.call["results"].map { |each| each["state"] }).to eq(%w[gone saved])
+  end
+
   it "finds a text and a record anywhere in a view" do
     found = ask(:get, "/api/tables/pieces/places?text=mug&sort=-id")
     expect(found).to include("number" => 1, "fields" => include("piece"))

@@ -63,18 +63,15 @@ module UpTack
       # @raise [Unreadable]
       def open(path, name:, folder:)
         kept = File.join(folder, "all")
-        # rubocop:disable Security/MarshalLoad -- from this program's own file
-        return Marshal.load(File.binread(kept)) if File.file?(kept)
+        found = KeptResult.read(kept) and return found
 
-        # rubocop:enable Security/MarshalLoad
         FileUtils.mkdir_p(folder)
         found = read(kind(path), path, name, folder)
         if found.parts.empty?
           raise Unreadable, Core::Messages["interchange.collection.has_no_tables", name: name]
         end
 
-        File.binwrite("#{kept}.new", Marshal.dump(found))
-        File.rename("#{kept}.new", kept)
+        KeptResult.write(kept, found)
         found
       end
 

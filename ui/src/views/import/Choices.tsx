@@ -10,6 +10,8 @@ const SHOWN = 2;
 export function Choices({ column, choices, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const all = choices ?? [];
+  // Choices that were added elsewhere meanwhile stand among them.
+  const text = typed !== null && lines(typed).join("\n") === all.join("\n") ? typed : all.join("\n");
   if (typed === null) {
     return (
       <p className="mt-1 flex items-baseline gap-2 text-xs">
@@ -35,9 +37,9 @@ export function Choices({ column, choices, onChange }: Props) {
         // biome-ignore lint/a11y/noAutofocus: it opens where somebody asked for it
         autoFocus
         className="textarea textarea-sm w-44 leading-snug"
-        rows={Math.min(Math.max(lines(typed).length + 1, 3), 8)}
+        rows={Math.min(Math.max(all.length + 1, 3), 8)}
         aria-label={t("imports.choicesOf", { column })}
-        value={typed}
+        value={text}
         onChange={(event) => {
           setTyped(event.target.value);
           onChange(lines(event.target.value));

@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { ProblemError } from "../../api/client";
 import { given, type Look, makeTable, type Options, type Proposed, profileFile } from "../../api/imports";
@@ -30,6 +30,8 @@ export default function TableFromFile() {
   const [fields, setFields] = useState<Field[]>([]);
   /** Whether the rest of its rows is looked at. */
   const [reading, setReading] = useState(false);
+  /** What was asked for last: a look that ends after another one was begun tells nothing any more. */
+  const latest = useRef({});
   const { attempt, busy, failure } = useAttempt();
   const types = useFieldTypes();
   const has = (type: string, setting: "choices" | "decimals" | "link") => types.of(type).settings.includes(setting);
@@ -40,23 +42,37 @@ export default function TableFromFile() {
     setLabel(named(next.name));
     setFields(proposedOf(next));
   };
+  const forget = () => {
+    setReading(false);
+    latest.current = {};
+    return latest.current;
+  };
   const read = (id: string, how: Options) =>
     attempt(async () => {
+      const mine = forget();
       const next = await profileFile(id, null, how);
+      if (latest.current !== mine) return;
       show(next, how);
       if (!next.whole) await readAll(next, how);
     });
+  const another = () => {
+    forget();
+    setLook(null);
+  };
   /** What the first rows showed may be chosen from meanwhile; what somebody chose stays. */
   const readAll = async (first: Look, how: Options) => {
+    const mine = latest.current;
     setReading(true);
     try {
       const all = await profileFile(first.id, null, how, false, true);
+      if (latest.current !== mine) return;
       setLook(all);
       setFields((now) => merged(proposedOf(all), now, proposedOf(first)));
     } catch (error) {
-      if (!(error instanceof ProblemError && error.problem.code === "stopped")) throw error;
+      const stopped = error instanceof ProblemError && error.problem.code === "stopped";
+      if (latest.current === mine && !stopped) throw error;
     } finally {
-      setReading(false);
+      if (latest.current === mine) setReading(false);
     }
   };
   const make = () =>
@@ -101,11 +117,7 @@ export default function TableFromFile() {
       )}
       {look && (
         <>
-          <FileNotes
-            look={look}
-            onOptions={(how) => read(look.id, { ...options, ...how })}
-            onAnother={() => setLook(null)}
-          />
+          <FileNotes look={look} onOptions={(how) => read(look.id, { ...options, ...how })} onAnother={another} />
           {look.sheets.length > 1 && (
             <p className="-mt-2 flex flex-wrap items-center gap-3 text-xs">
               {t("imports.oneSheet", { sheet: look.sheet ?? "" })}

@@ -15,7 +15,7 @@ module UpTack
         COPY = /\A\s*copy\s.+\sfrom\s+stdin\b/im
         TRIGGER = /\A\s*create\s+(?:or\s+replace\s+)?(?:temp\w*\s+|definer\S*\s+)?trigger\b/i
         # Lines before a statement: comments, and what a program beside the database is told, such as \connect.
-        BEFORE = /\A(?:\s*(?:--[^\n]*|\\[a-z]+[^\n]*)(?:\n|\z))+/n
+        BEFORE = %r{\A(?:\s*(?:(?:--[^\n]*|\\[a-z]+[^\n]*)(?:\n|\z)|/\*(?!!).*?\*/))+}mn
         MYSQL = /engine\s*=|\/\*!\d{5}|insert into `|^-- (?:mysql|mariadb) dump/i
 
         # @param path [String]

@@ -37,13 +37,10 @@ module UpTack
           # Keeps what its rows have shown, for whoever asks again.
           # @param seen [LookAtRows::Seen]
           # @param how [Hash{String=>String}, Integer] options by which it was read, or one of several tables
-          def keep(seen, how = {}) = File.binwrite(seen_path(how), Marshal.dump(seen))
+          def keep(seen, how = {}) = Interchange::KeptResult.write(seen_path(how), seen)
 
           # @return [LookAtRows::Seen, nil]
-          def seen(how = {})
-            path = seen_path(how)
-            Marshal.load(File.binread(path)) if File.file?(path)
-          end
+          def seen(how = {}) = Interchange::KeptResult.read(seen_path(how))
 
           # Keeps to which fields of a table its columns belong, which was made of them.
           # @param table [Core::Design::Table]

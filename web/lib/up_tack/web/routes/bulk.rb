@@ -53,6 +53,8 @@ module UpTack
           messages = result.refusals.map { |each| workspace.visibility.refusal(each, table).to_h }
           told = {state: result.state, id: result.id, version: result.version, messages: messages}
           (result.state == "conflict") ? told.merge(conflict(result, table, workspace)) : told
+        rescue Store::NotFound
+          told.merge(state: "gone") # It was deleted since.
         end
 
         # @return [Hash] of a record that somebody else changed: as it is now, and what they did
