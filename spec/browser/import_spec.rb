@@ -125,7 +125,7 @@ RSpec.describe "Import" do
     File.write(file, [%w[Code Programme Chips], *rows].map(&:to_csv).join)
     visit "/import"
     bring(file)
-    expect(page).to have_text("Suggested from all 60 rows. Each of them complies.")
+    expect(page).to have_text("Suggested from all 60 rows. Every value complies.")
     expect(page).to have_select("Type: Programme", selected: "Choice").and have_text("raku, glaze and 1 more")
     click_button "Edit choices: Programme"
     expect(page).to have_field("Choices: Programme", with: "raku\nglaze\nsalt")

@@ -2530,7 +2530,7 @@ export const messages: { [key: string]: string } = {
   "imports.rules": "Suggested rules",
   "imports.noRules": "none",
   "imports.lookedAtAll_one": "Suggested from the only row.",
-  "imports.lookedAtAll_other": "Suggested from all %{count, number} rows. Each of them complies.",
+  "imports.lookedAtAll_other": "Suggested from all %{count, number} rows. Every value complies.",
   "imports.lookedAt": "Suggested from the first %{looked, number} of about %{rows, number} rows.",
   "imports.lookingAtAll": "Looking at all rows …",
   "imports.lookAtAll": "Look at all rows",
