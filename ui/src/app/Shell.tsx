@@ -20,6 +20,7 @@ import { useAstray } from "./useAstray";
 import { useDesignUndo } from "./useDesignUndo";
 import { usePermissions } from "./usePermissions";
 import { useShortcuts } from "./useShortcuts";
+import { useUnanswered } from "./useUnanswered";
 import { Waiting } from "./Waiting";
 import { WritingDialog } from "./WritingDialog";
 
@@ -35,6 +36,7 @@ export function Shell() {
   const [open, setOpen] = useState<"palette" | "shortcuts" | "password" | "writing" | null>(null);
   const { undo, redo } = useDesignUndo();
   useAstray();
+  useUnanswered();
 
   const outside = (action: () => void) => (event: KeyboardEvent) => {
     if (typingInto(event.target)) return;

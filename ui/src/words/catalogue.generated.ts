@@ -1156,6 +1156,8 @@ export interface Gaps {
   "form.unchanged": null;
   "form.saving": null;
   "form.nothingTyped": null;
+  "form.notSavedBefore": { why: Gap };
+  "form.openDraft": null;
   "form.openAddress": { text: Gap };
   "form.silent": null;
   "form.typeOn": null;
@@ -2996,6 +2998,8 @@ export const messages: { [key: string]: string } = {
   "form.unchanged": "No changes to save.",
   "form.saving": "Saving …",
   "form.nothingTyped": "Nothing entered, so nothing was saved.",
+  "form.notSavedBefore": "The record you left was not saved. %{why}",
+  "form.openDraft": "Open it",
   "form.openAddress": "Open %{text}",
   "form.silent": "The server doesn't respond. Your record is kept here and sent again until it does.",
   "form.typeOn": "Keep typing; the next field follows",

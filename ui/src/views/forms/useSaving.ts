@@ -3,22 +3,14 @@ import { useEffect, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import { useNavigate } from "react-router";
 import { toast } from "sonner";
-import {
-  type Answer,
-  api,
-  data,
-  type Form,
-  type Problem,
-  ProblemError,
-  type RecordData,
-  type Table,
-} from "../../api/client";
+import { type Answer, type Form, type Problem, ProblemError, type RecordData, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { queryKeys, refresh } from "../../api/queryKeys";
 import { untilAnswered, writeName } from "../../api/sending";
 import { keepCarried, type Sent } from "../../components/record/draftStorage";
 import { firstInput, firstRefused } from "../../components/record/focusFirst";
 import { keyQueue } from "../../components/record/keyQueue";
+import { sendRecord } from "../../components/record/sendRecord";
 import { drawn } from "../../components/record/useCursor";
 import type { Draft } from "../../components/record/useDraft";
 import type { useKeptDraft } from "../../components/record/useKeptDraft";
@@ -63,26 +55,6 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
       here.current = false;
     };
   }, []);
-
-  const write = ({ key, body }: Sent) => {
-    const headers = { "Idempotency-Key": key };
-    const sent = body as never;
-    return untilAnswered(
-      () =>
-        id === null
-          ? data(
-              api.POST("/api/tables/{table}/records", { params: { path: { table: table.key } }, body: sent, headers }),
-            )
-          : data(
-              api.PATCH("/api/tables/{table}/records/{id}", {
-                params: { path: { table: table.key, id } },
-                body: sent,
-                headers,
-              }),
-            ),
-      () => setSilent(true),
-    );
-  };
 
   const done = (saved: RecordData) => {
     const unchanged = record && saved.version === record.version && Object.keys(lines.typed).length === 0;
@@ -145,7 +117,10 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
   const send = async (sent: Sent, next: boolean, from: string | null, note: (answer: Answer) => void) => {
     kept.sending(sent);
     try {
-      const saved = await write(sent);
+      const saved = await untilAnswered(
+        () => sendRecord(table.key, id, sent),
+        () => setSilent(true),
+      );
       done(saved);
       await goOn(saved, next, from);
     } catch (error) {
@@ -167,18 +142,35 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
     const from = fieldOf(document.activeElement);
     keyQueue.hold();
     setSaving(true);
+    const key = writeName();
+    const compose = (typed: Typed, reasons: Draft["reasons"]) => {
+      const all = merged ?? typed;
+      const { body: more, note } = around();
+      const empty = Object.keys(all).length === 0 && more.lines.every(({ rows }) => rows.length === 0);
+      if (id === null && !begun && empty) return null;
+      const body = { typed: all, reasons, channel: "form", ...more, ...(id === null ? {} : { version: seen }) };
+      return { sent: { key, body }, note };
+    };
+    // The page goes before the last answer is here: what was typed is saved all the same.
+    let early: ReturnType<typeof compose> = null;
+    const going = () => {
+      early = compose(draft.soFar(), draft.reasons);
+      if (!early) return;
+      kept.sending(early.sent);
+      sendRecord(table.key, id, early.sent).catch(() => undefined);
+    };
+    window.addEventListener("pagehide", going, { once: true });
     const { typed, reasons, answer } = await draft.answered();
-    const { body: more, note } = around();
-    const all = merged ?? typed;
-    if (id === null && !begun && Object.keys(all).length === 0 && more.lines.every(({ rows }) => rows.length === 0)) {
+    window.removeEventListener("pagehide", going);
+    const write = early ?? compose(typed, reasons);
+    if (!write) {
       busy.current = false;
       setSaving(false);
       toast(t("form.nothingTyped"));
       keyQueue.takeUp();
       return keyQueue.release(firstInput(answer));
     }
-    const body = { typed: all, reasons, channel: "form", ...more, ...(id === null ? {} : { version: seen }) };
-    await send({ key: writeName(), body }, next, from, note);
+    await send(write.sent, next, from, write.note);
   };
 
   /** Sends again what was on its way when the page went. */
