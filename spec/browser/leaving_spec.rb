@@ -46,7 +46,8 @@ RSpec.describe "A save whose page goes right after it" do
       visit "/t/pieces/forms/4?form=all"
       expect(page).to have_field("Maker note", with: /Gone, twice\.\z/)
       expect(page).to have_no_text("Your unsaved entries were restored.")
-      told = UpTack::Store::Entry.where("id > ?", before).where(table_id: workspace.table("pieces").id).pluck(:record_id)
+      told = UpTack::Store::Entry.where("id > ?",
+        before).where(table_id: workspace.table("pieces").id).pluck(:record_id)
       expect(told).to eq([3, 4])
     end
   end
