@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "browser_helper"
+require "support/typist"
 
 # What a clerk does all day, and what goes wrong in between.
 RSpec.describe "Typing records" do
@@ -117,5 +118,17 @@ RSpec.describe "Typing records" do
     press [:control, "z"]
     expect(page).to have_field("Glaze")
     expect(workspace.table("pieces").field("glaze")).not_to be_nil
+  end
+
+  it "takes every letter of a search that is typed before the search is there" do
+    visit "/t/pieces/forms?form=all"
+    expect(page).to have_field("Received by", with: /\w/)
+    find_field("Maker note").native.node.focus
+    Typist.new(page.driver.browser.page, words: nil).press("Glazed ", [:control, "k"], "kilns and shelves")
+    expect(page).to have_field("Find a table, field, rule, record or command", with: "kilns and shelves")
+    page.driver.browser.page.keyboard.type(:escape)
+    expect(page).to have_no_css("dialog[open]")
+    Typist.new(page.driver.browser.page, words: nil).press("twice")
+    expect(page).to have_field("Maker note", with: "Glazed twice")
   end
 end

@@ -1,36 +1,16 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
-import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Toaster } from "sonner";
-import { basePath } from "../api/address";
 import { ProblemError } from "../api/client";
 import { Loading } from "../components/Loading";
 import { t } from "../words";
-import { AuthGate } from "./AuthGate";
-import { FailedPage } from "./FailedPage";
-import { MissingPage } from "./MissingPage";
-import { Shell } from "./Shell";
-import { TableFrame } from "./TableFrame";
+import { AuthGate, wasHere } from "./AuthGate";
+import { Shown } from "./NotShown";
 
-const Overview = lazy(() => import("../views/overview/Overview"));
-const Board = lazy(() => import("../views/board/Board"));
-const FormDesigner = lazy(() => import("../views/forms/designer/FormDesigner"));
-const MapView = lazy(() => import("../views/map/MapView"));
-const RuleSheet = lazy(() => import("../views/sheet/RuleSheet"));
-const FormView = lazy(() => import("../views/forms/FormView"));
-const Records = lazy(() => import("../views/records/Records"));
-const ImportView = lazy(() => import("../views/import/ImportView"));
-const TableFromFile = lazy(() => import("../views/import/TableFromFile"));
-const Bench = lazy(() => import("../views/bench/Bench"));
-const Guide = lazy(() => import("../views/guide/Guide"));
-const LanguageHelp = lazy(() => import("../views/help/LanguageHelp"));
-const TidyReview = lazy(() => import("../views/tidy/TidyReview"));
-const Outbox = lazy(() => import("../views/outbox/Outbox"));
-const SpaceUsed = lazy(() => import("../views/maintenance/SpaceUsed"));
-const Maintenance = lazy(() => import("../views/maintenance/Maintenance"));
-const ApiPage = lazy(() => import("../views/api/ApiPage"));
-const People = lazy(() => import("../views/people/People"));
-const HistoryView = lazy(() => import("../views/history/HistoryView"));
+const inside = () => import("./Inside");
+const Inside = lazy(inside);
+// Whoever was signed in in this tab most likely still is. Where it does not arrive, it is asked for again.
+if (wasHere()) inside().catch(() => undefined);
 
 const client = new QueryClient({
   defaultOptions: {
@@ -44,58 +24,19 @@ const client = new QueryClient({
   },
 });
 
-const router = createBrowserRouter(
-  [
-    {
-      element: <Shell />,
-      errorElement: <FailedPage />,
-      children: [
-        { path: "/", element: <Overview /> },
-        {
-          path: "/t/:table",
-          element: <TableFrame />,
-          children: [
-            { index: true, element: <Navigate to="rules" replace /> },
-            { path: "rules", element: <Board /> },
-            { path: "forms", element: <FormView /> },
-            { path: "forms/design/:form", element: <FormDesigner /> },
-            { path: "forms/:id", element: <FormView /> },
-            { path: "map", element: <MapView /> },
-            { path: "records", element: <Records /> },
-            { path: "import", element: <ImportView /> },
-            { path: "bench", element: <Bench /> },
-            { path: "history", element: <HistoryView /> },
-            { path: "tidy", element: <TidyReview /> },
-          ],
-        },
-        { path: "/import", element: <TableFromFile /> },
-        { path: "/outbox", element: <Outbox /> },
-        { path: "/backups", element: <Maintenance /> },
-        { path: "/space", element: <SpaceUsed /> },
-        { path: "/api", element: <ApiPage /> },
-        { path: "/people", element: <People /> },
-        { path: "/language", element: <LanguageHelp /> },
-        { path: "/sheet", element: <RuleSheet /> },
-        { path: "/guide", element: <Guide /> },
-        { path: "/guide/:page", element: <Guide /> },
-        { path: "*", element: <MissingPage /> },
-      ],
-    },
-  ],
-  { basename: basePath || "/" },
-);
-
 /** Messages stand above the buttons that save. */
 const FOOT = "calc(var(--save-bar, 0px) + 16px)";
 
 export function App() {
   return (
     <QueryClientProvider client={client}>
-      <Suspense fallback={<Loading />}>
-        <AuthGate>
-          <RouterProvider router={router} />
-        </AuthGate>
-      </Suspense>
+      <Shown>
+        <Suspense fallback={<Loading />}>
+          <AuthGate>
+            <Inside />
+          </AuthGate>
+        </Suspense>
+      </Shown>
       <Toaster
         containerAriaLabel={t("shell.notices")}
         position="bottom-left"

@@ -61,7 +61,7 @@ export function AuthGate({ children }: { children: ReactNode }) {
 const HERE = "up-tack-was-here";
 
 /** Whether somebody was signed in in this tab, who deserves to be told why no longer. */
-const wasHere = () => ofTab.get(HERE) === "yes";
+export const wasHere = () => ofTab.get(HERE) === "yes";
 
 /** Forgets that, for whoever signs out on purpose. */
 export const leave = () => ofTab.set(HERE, null);

@@ -1,11 +1,9 @@
-import { useState } from "react";
-import { Link } from "react-router";
+import { lazy, Suspense, useState } from "react";
 import { toast } from "sonner";
-import { useMap } from "../api/queries";
-import { Dialog } from "../components/Dialog";
-import { OfField } from "../views/map/NodeDetails";
 import { t } from "../words";
 import { useShortcuts } from "./useShortcuts";
+
+const WritersDialog = lazy(() => import("./WritersDialog"));
 
 /** “What writes this?”, in one key: of the field in which the cursor is, else of the one pointed at. */
 export function FieldOriginDialog() {
@@ -21,23 +19,9 @@ export function FieldOriginDialog() {
     },
   });
   if (!field) return null;
-  return <WritersDialog id={field} onClose={() => setField(null)} />;
-}
-
-function WritersDialog({ id, onClose }: { id: string; onClose: () => void }) {
-  const map = useMap().data;
-  const field = map?.fields.find((each) => each.id === id);
-  if (!map || !field) return null;
   return (
-    <Dialog title={t("writers.title", { label: field.label, table: field.table_label })} onClose={onClose} wide>
-      {/* biome-ignore lint/a11y/useKeyWithClickEvents: a link inside that is followed closes the dialog too */}
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: see above */}
-      <div onClick={(event) => (event.target as HTMLElement).closest("a") && onClose()}>
-        <OfField graph={map} field={field} bare />
-        <Link className="btn btn-sm mt-3" to={`/t/${field.table}/map?pick=${field.id}`}>
-          {t("map.onMap")}
-        </Link>
-      </div>
-    </Dialog>
+    <Suspense fallback={null}>
+      <WritersDialog id={field} onClose={() => setField(null)} />
+    </Suspense>
   );
 }

@@ -6,6 +6,7 @@ import { api, data } from "../api/client";
 import { useProofs } from "../api/proofs";
 import { findMatches, useSession, useTables } from "../api/queries";
 import { queryKeys } from "../api/queryKeys";
+import { useArrived } from "../components/Arriving";
 import { Dialog } from "../components/Dialog";
 import { useDebounced } from "../components/useDebounced";
 import { viewPath } from "../views/records/sorting";
@@ -23,8 +24,14 @@ const MOST_RECORDS = 8;
 /** Milliseconds without a keystroke after which records are looked for. */
 const PAUSE = 120;
 
+type Props = {
+  onClose: () => void;
+  /** Where the cursor was, to which it goes back. */
+  from: Element | null;
+};
+
 /** Finds any table, view, field, rule, record or command by typing. */
-export function Palette({ onClose }: { onClose: () => void }) {
+export default function Palette({ onClose, from }: Props) {
   const navigate = useNavigate();
   const { undo, redo } = useDesignUndo();
   const session = useSession();
@@ -59,6 +66,13 @@ export function Palette({ onClose }: { onClose: () => void }) {
       ),
   });
   const list = useRef<HTMLDivElement>(null);
+  useArrived();
+  useEffect(
+    () => () => {
+      if (document.activeElement === document.body && from instanceof HTMLElement) from.focus();
+    },
+    [from],
+  );
   const [chosen, setChosen] = useState("");
 
   const found: Found[] = [];

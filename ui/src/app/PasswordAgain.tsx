@@ -1,7 +1,7 @@
 import { type FormEvent, useEffect, useRef, useState } from "react";
 import { confirmPassword, onPasswordAsked } from "../api/confirmed";
 import { Dialog } from "../components/Dialog";
-import { Line } from "../views/sign_in/SetUp";
+import { TextLine } from "../components/TextLine";
 import { t } from "../words";
 
 /** Asks for the password before what must not be done by whoever finds an open browser. */
@@ -42,7 +42,7 @@ export function PasswordAgain() {
     <Dialog title={t("security.again")} onClose={() => end(null)}>
       <form className="flex flex-col gap-3" onSubmit={submit}>
         <p>{t("security.againWhy")}</p>
-        <Line label={t("signIn.password")} value={password} onChange={setPassword} secret current />
+        <TextLine label={t("signIn.password")} value={password} onChange={setPassword} secret current />
         {problem && (
           <p role="alert" className="text-error">
             {problem}

@@ -1,19 +1,17 @@
 import { CircleHelp } from "lucide-react";
-import { Suspense, useEffect, useState } from "react";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
 import { useSession, useTable } from "../api/queries";
+import { Arriving } from "../components/Arriving";
 import { Loading } from "../components/Loading";
 import { Mark } from "../components/Mark";
-import { PasswordDialog } from "../views/people/PasswordDialog";
 import { group, t } from "../words";
 import { ClockChip } from "./ClockChip";
 import { FieldOriginDialog } from "./FieldOriginDialog";
 import { JobProgress } from "./JobProgress";
 import { NoticesWaiting } from "./NoticesWaiting";
-import { Palette } from "./Palette";
 import { PasswordAgain } from "./PasswordAgain";
 import { PersonMenu } from "./PersonMenu";
-import { Shortcuts } from "./Shortcuts";
 import { TableSwitcher } from "./TableSwitcher";
 import { typingInto } from "./typingInto";
 import { useAstray } from "./useAstray";
@@ -22,7 +20,11 @@ import { usePermissions } from "./usePermissions";
 import { useShortcuts } from "./useShortcuts";
 import { useUnanswered } from "./useUnanswered";
 import { Waiting } from "./Waiting";
-import { WritingDialog } from "./WritingDialog";
+
+const Palette = lazy(() => import("./Palette"));
+const PasswordDialog = lazy(() => import("../views/people/PasswordDialog"));
+const Shortcuts = lazy(() => import("./Shortcuts"));
+const WritingDialog = lazy(() => import("./WritingDialog"));
 
 const VIEWS = group("views");
 /** The bench is where rules are tried, by those who write them. */
@@ -38,6 +40,12 @@ export function Shell() {
   useAstray();
   useUnanswered();
 
+  const place = useRef<Element | null>(null);
+  const find = () => {
+    if (open !== "palette") place.current = document.activeElement;
+    setOpen("palette");
+  };
+
   const outside = (action: () => void) => (event: KeyboardEvent) => {
     if (typingInto(event.target)) return;
     event.preventDefault();
@@ -47,7 +55,7 @@ export function Shell() {
   useShortcuts({
     "mod+k": (event) => {
       event.preventDefault();
-      setOpen("palette");
+      find();
     },
     // Where a keyboard has it, with the shift key and without.
     "Shift+?": help,
@@ -104,7 +112,7 @@ export function Shell() {
         <div className="ml-auto flex items-center gap-3">
           <button
             type="button"
-            onClick={() => setOpen("palette")}
+            onClick={find}
             className="flex items-center gap-2 rounded border border-white/25 px-2 py-0.5 text-xs opacity-85
               hover:opacity-100 max-md:hidden"
           >
@@ -140,10 +148,12 @@ export function Shell() {
       <Waiting />
       <FieldOriginDialog />
       <PasswordAgain />
-      {open === "palette" && <Palette onClose={() => setOpen(null)} />}
-      {open === "password" && session.data && <PasswordDialog session={session.data} onClose={() => setOpen(null)} />}
-      {open === "writing" && <WritingDialog onClose={() => setOpen(null)} />}
-      {open === "shortcuts" && <Shortcuts onClose={() => setOpen(null)} />}
+      <Arriving>
+        {open === "palette" && <Palette onClose={() => setOpen(null)} from={place.current} />}
+        {open === "password" && session.data && <PasswordDialog session={session.data} onClose={() => setOpen(null)} />}
+        {open === "writing" && <WritingDialog onClose={() => setOpen(null)} />}
+        {open === "shortcuts" && <Shortcuts onClose={() => setOpen(null)} />}
+      </Arriving>
     </div>
   );
 }

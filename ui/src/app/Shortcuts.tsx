@@ -1,9 +1,11 @@
+import { useArrived } from "../components/Arriving";
 import { Dialog } from "../components/Dialog";
 import { t } from "../words";
 import { keyGroups } from "../words/lists";
 
 /** All keys in one list. */
-export function Shortcuts({ onClose }: { onClose: () => void }) {
+export default function Shortcuts({ onClose }: { onClose: () => void }) {
+  useArrived();
   return (
     <Dialog title={t("keys.title")} onClose={onClose} wide>
       <div className="grid gap-6 sm:grid-cols-3">

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { type Conventions, useChangeConventions, useConventions, useReadings } from "../api/conventions";
+import { useArrived } from "../components/Arriving";
 import { Dialog } from "../components/Dialog";
 import { Failure } from "../components/Failure";
 import { Loading } from "../components/Loading";
@@ -10,7 +11,8 @@ import { dateOrders, decimalMarks, groupMarks } from "../words/lists";
 type Readings = NonNullable<ReturnType<typeof useReadings>["data"]>["shown"];
 
 /** How the firm writes, with what would read differently before it is changed. */
-export function WritingDialog({ onClose }: { onClose: () => void }) {
+export default function WritingDialog({ onClose }: { onClose: () => void }) {
+  useArrived();
   const found = useConventions();
   return (
     <Dialog title={t("writing.title")} onClose={onClose} wide>

@@ -6,7 +6,7 @@ import { LongDifference } from "../history/LongDifference";
 type Preview = Awaited<ReturnType<typeof previewProject>>;
 
 /** What a project file would add and change, in sentences. */
-export function ProjectDifferences({ preview }: { preview: Preview }) {
+export default function ProjectDifferences({ preview }: { preview: Preview }) {
   const { differences, people, losses } = preview;
   const added = differences.filter((each) => !each.before);
   const changed = differences.filter((each) => each.before);

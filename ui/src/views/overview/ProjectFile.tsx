@@ -1,13 +1,15 @@
 import { useMutation } from "@tanstack/react-query";
 import { Download, FileUp } from "lucide-react";
-import { useRef, useState } from "react";
+import { lazy, Suspense, useRef, useState } from "react";
 import { toast } from "sonner";
 import { address } from "../../api/address";
 import { ProblemError } from "../../api/client";
 import { previewProject, useBringIn } from "../../api/project";
 import { Dialog } from "../../components/Dialog";
+import { Loading } from "../../components/Loading";
 import { t } from "../../words";
-import { ProjectDifferences } from "./ProjectDifferences";
+
+const ProjectDifferences = lazy(() => import("./ProjectDifferences"));
 
 /** The whole design as an open file: taken out, and brought in after a look at what it would change. */
 export function ProjectFile({ onClose }: { onClose: () => void }) {
@@ -82,7 +84,11 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
           </ul>
         </div>
       )}
-      {preview.data && !problem && <ProjectDifferences preview={preview.data} />}
+      {preview.data && !problem && (
+        <Suspense fallback={<Loading />}>
+          <ProjectDifferences preview={preview.data} />
+        </Suspense>
+      )}
       <div className="mt-5 flex justify-end gap-2">
         <button type="button" className="btn btn-sm" onClick={onClose}>
           {t("common.close")}

@@ -4,7 +4,7 @@ import type { Session } from "../../api/client";
 import { endDemo, useSecurity } from "../../api/security";
 import { Confirm } from "../../components/Confirm";
 import { t } from "../../words";
-import { PasswordDialog } from "./PasswordDialog";
+import PasswordDialog from "./PasswordDialog";
 
 /** The way from the demo to work: nobody comes in without a password any more. */
 export function EndDemo({ session }: { session: Session }) {

@@ -4,8 +4,8 @@ import { type PersonEntry, type PersonParts, useKeepPerson } from "../../api/peo
 import { makeAnonymous, useSecurity } from "../../api/security";
 import { Confirm } from "../../components/Confirm";
 import { Dialog } from "../../components/Dialog";
+import { TextLine } from "../../components/TextLine";
 import { t } from "../../words";
-import { Line } from "../sign_in/SetUp";
 
 type Role = NonNullable<PersonParts["role"]>;
 const ROLES: Role[] = ["builder", "clerk", "reader"];
@@ -40,9 +40,9 @@ export function PersonDialog({ person, onClose }: { person: PersonEntry | null; 
   return (
     <Dialog title={person ? person.name : t("people.add")} onClose={onClose}>
       <form className="flex flex-col gap-3" onSubmit={submit}>
-        <Line label={t("people.name")} value={parts.name} onChange={(name) => set({ name })} />
-        <Line label={t("people.signIn")} value={parts.sign_in} onChange={(sign_in) => set({ sign_in })} />
-        <Line label={t("people.email")} value={parts.email} onChange={(email) => set({ email })} />
+        <TextLine label={t("people.name")} value={parts.name} onChange={(name) => set({ name })} />
+        <TextLine label={t("people.signIn")} value={parts.sign_in} onChange={(sign_in) => set({ sign_in })} />
+        <TextLine label={t("people.email")} value={parts.email} onChange={(email) => set({ email })} />
         <fieldset className="flex flex-col gap-1.5">
           <legend className="mb-1 font-semibold text-xs">{t("people.role")}</legend>
           {ROLES.map((role) => (
@@ -58,7 +58,7 @@ export function PersonDialog({ person, onClose }: { person: PersonEntry | null; 
             </label>
           ))}
         </fieldset>
-        <Line label={t("people.setPassword")} value={password} onChange={setPassword} secret />
+        <TextLine label={t("people.setPassword")} value={password} onChange={setPassword} secret />
         <p className="quiet -mt-2 text-xs">
           {person?.has_password ? t("people.leaveBlank") : t("people.passwordHint")}
         </p>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { api, data, type Session } from "../../api/client";
+import { TextLine } from "../../components/TextLine";
 import { t } from "../../words";
 import { Sheet, useSending } from "./Sheet";
 
@@ -26,9 +27,9 @@ export function SetUp({ zones, onSession }: Props) {
         problem={problem}
         onSubmit={() => send(() => data(api.POST("/api/set-up", { body: parts })))}
       >
-        <Line label={t("security.code")} value={parts.code} onChange={set("code")} />
+        <TextLine label={t("security.code")} value={parts.code} onChange={set("code")} />
         <p className="quiet -mt-2 text-xs">{t("security.codeHint")}</p>
-        <Line label={t("signIn.project")} value={parts.project} onChange={set("project")} />
+        <TextLine label={t("signIn.project")} value={parts.project} onChange={set("project")} />
         <label className="flex flex-col gap-1">
           <span className="font-semibold text-xs">{t("signIn.zone")}</span>
           <select
@@ -41,38 +42,14 @@ export function SetUp({ zones, onSession }: Props) {
             ))}
           </select>
         </label>
-        <Line label={t("people.name")} value={parts.name} onChange={set("name")} />
-        <Line label={t("signIn.name")} value={parts.sign_in} onChange={set("sign_in")} />
-        <Line label={t("signIn.password")} value={parts.password} onChange={set("password")} secret />
+        <TextLine label={t("people.name")} value={parts.name} onChange={set("name")} />
+        <TextLine label={t("signIn.name")} value={parts.sign_in} onChange={set("sign_in")} />
+        <TextLine label={t("signIn.password")} value={parts.password} onChange={set("password")} secret />
         <p className="quiet text-xs">{t("people.passwordHint")}</p>
         <button type="submit" className="btn btn-primary self-start" disabled={busy || !complete}>
           {t("signIn.begin")}
         </button>
       </Sheet>
     </div>
-  );
-}
-
-type LineProps = {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  secret?: boolean;
-  /** Whether a secret is the one there is, which the browser may know. */
-  current?: boolean;
-};
-
-export function Line({ label, value, onChange, secret = false, current = false }: LineProps) {
-  return (
-    <label className="flex flex-col gap-1">
-      <span className="font-semibold text-xs">{label}</span>
-      <input
-        className="input w-full"
-        type={secret ? "password" : "text"}
-        autoComplete={secret ? (current ? "current-password" : "new-password") : "off"}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
   );
 }
