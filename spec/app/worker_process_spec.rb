@@ -2,6 +2,7 @@
 
 require "csv"
 require "store_helper"
+require "support/processes"
 
 RSpec.describe "A file read by a worker process" do
   client = UpTack::UseCases::Imports::WorkerClient
@@ -90,13 +91,13 @@ RSpec.describe "A file read by a worker process" do
     path = file
     expected = contents(bring_in(path, alone), path)
     expect(expected[:counts].values_at(0, 5)).to match([be > 1_300, be > 60])
-    from = nil
+    from = []
     seen =
       lambda do |workspace, **job|
         helped
           .call(workspace, **job)
           .tap do |found|
-            found.define_singleton_method(:each_portion) { |given, &block| super(from = given, &block) }
+            found.define_singleton_method(:each_portion) { |given, &block| super((from << given).last, &block) }
           end
       end
     killed = ->(workspace, **job) { helped.call(workspace, **job).tap { |found| Process.kill(:KILL, found.pid) } }
@@ -110,14 +111,17 @@ RSpec.describe "A file read by a worker process" do
             end
           end
       end
-    {"helped" => seen, "killed" => killed, "killed halfway" => halfway}.each do |how, way|
+    late = ->(workspace, **job) do
+      seen.call(workspace, **job).tap { |found| found.define_singleton_method(:ready?) { |seconds = 0| seconds.zero? } }
+    end
+    {"helped" => seen, "helped late" => late, "killed" => killed, "killed halfway" => halfway}.each do |how, way|
       in_a_fresh_one do
         contents(bring_in(path, way), path).each do |what, found|
           expect([how, what, found]).to eq([how, what, expected[what]])
         end
       end
     end
-    expect(from).to eq(1_000)
+    expect(from).to eq([0, 1_000])
   end
 
   it "is refused as without one where it was cut off, and nothing of it is saved" do
@@ -148,5 +152,28 @@ RSpec.describe "A file read by a worker process" do
     expect([client.begin(workspace, **job, rows: 4_999), client.begin(workspace(at: "2026-11-23T09:30"), **job)]).to eq(
       [nil, nil]
     )
+  end
+
+  # Processes that were forked from the one that is asked for work, by their numbers.
+  def workers
+    Dir["/proc/[0-9]*/cmdline"].select { |path| File.read(path).include?("support/work.rb") }
+      .map { |path| path[/\d+/].to_i }
+  rescue SystemCallError
+    retry # One has ended in the meantime.
+  end
+
+  it "is read beside by a process that was forked for it, which ends with the one that writes" do
+    path = file(client::MANY + 100)
+    UpTack::Work.start
+    before = workers
+    person = workspace.person
+    upload = UpTack::UseCases::Imports::Uploads.new(person).add(File.open(path, "rb"), "pieces.csv")
+    asked = {table: "pieces", upload: upload, options: {}, overrides: {}, keep: "passing"}
+    seen = []
+    look = UpTack::Progress.new { seen |= workers - before }
+    made = UpTack::Work.call("import", asked, person: person, progress: look).made
+    expect([made > 4_500, seen.length]).to eq([true, 2])
+    Processes.until { (workers & seen).empty? }
+    expect(UpTack::Store::LogCheck.run.sound).to be(true)
   end
 end

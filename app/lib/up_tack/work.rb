@@ -21,6 +21,9 @@ module UpTack
       # @return [Boolean] whether others go first
       def patient? = tried? || PATIENT.include?(task)
 
+      # @return [Boolean] whether two processes may share it
+      def divided? = DIVIDED.include?(task)
+
       # @return [Store::IdempotentResponse, nil]
       def note = (noted && !tried?) ? Store::IdempotentResponse.new(noted) : nil
     end
@@ -119,6 +122,9 @@ module UpTack
     # Those before which others go: they never have the lock for writing, or for an instant.
     PATIENT = [*HARMLESS, "backup", "backup when due", "calculate ahead", "export", "export of all",
       "prove restore"].freeze
+
+    # Those of which a second process may do a part.
+    DIVIDED = ["import", "import of tables"].freeze
 
     @mutex = Mutex.new
 

@@ -8,6 +8,8 @@ module UpTack
     class RecordWriter
       NONE = {}.freeze
       NOTHING = {}.freeze
+      # Inputs that are remembered as fitting, at most.
+      MOST_CHECKED = 100
       # What may come along that only rules would give, by channel.
       BRINGS = {"import" => true, "import as it was" => :as_was}.freeze
       private_constant :NONE
@@ -89,7 +91,7 @@ module UpTack
 
       # Records that fill the same fields may share what says so.
       def check(typed)
-        return if typed.equal?(@checked)
+        return if @checked&.key?(typed)
 
         @hidden ||=
           if @workspace.visibility.all?
@@ -99,7 +101,8 @@ module UpTack
           end
         known = typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) && !@hidden.key?(key) }
         Fields.check(@table, typed, @workspace.visibility) unless known
-        @checked = typed if typed.frozen?
+        @checked = {}.compare_by_identity if @checked.nil? || @checked.length >= MOST_CHECKED
+        @checked[typed] = true if typed.frozen?
       end
 
       def refused(stored, outcome)

@@ -53,27 +53,25 @@ module UpTack
       def add_changes(entry, changes) =
         changes.empty? || add(entry, @alike.one(changes.map { |change| change.field.id }))
 
-      # Writes what is held.
+      # Writes what is held. Many fields are told of by the same entries: those are gone through once.
       # @return [void]
       def write
-        runs = Hash.new { |found, field| found[field] = [] }
-        @entries.each do |fields, entries|
-          some = FieldChangeIndex.runs(entries)
-          fields.uniq.each { |field| runs[field].concat(some) }
+        told = Hash.new { |found, field| found[field] = [] }
+        @entries.each_key.with_index { |fields, place| fields.uniq.each { |field| told[field] << place } }
+        entries = @entries.values
+        told.group_by(&:last).each do |places, fields|
+          runs = JSON.generate(FieldChangeIndex.runs(entries.values_at(*places).flatten(1).sort))
+          fields.each { |field, _| Statements.run(ADD, field, runs) }
         end
-        runs.each { |field, some| Statements.run(ADD, field, JSON.generate(FieldChangeIndex.joined(some))) }
         @entries.clear
       end
 
       # @param entries [Array<Integer>] in their order
       # @return [Array<Array(Integer, Integer)>] first and last of those that follow one another
-      def self.runs(entries) = joined(entries.map { |entry| [entry, entry] })
-
-      # @param runs [Array<Array(Integer, Integer)>] none of which overlap
-      # @return [Array<Array(Integer, Integer)>]
-      def self.joined(runs)
-        runs.sort.each_with_object([]) do |(first, last), found|
-          (found.any? && found.last.last + 1 == first) ? found.last[1] = last : found << [first, last]
+      def self.runs(entries)
+        entries.each_with_object([]) do |entry, found|
+          last = found.last
+          (last && entry <= last[1] + 1) ? last[1] = entry : found << [entry, entry]
         end
       end
     end

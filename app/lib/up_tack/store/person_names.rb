@@ -27,7 +27,12 @@ module UpTack
         def seal(person, name)
           return name unless person&.positive?
 
-          memoize([:sealed, person, name]) { encrypted(person, name, key(person) || begun(person)) }
+          of, latest, sealed, path = @latest
+          return sealed if of == person && latest.equal?(name) && path.equal?(Database.path)
+
+          memoize([:sealed, person, name]) { encrypted(person, name, key(person) || begun(person)) }.tap do |text|
+            @latest = [person, name, text, Database.path].freeze if name.frozen?
+          end
         end
 
         # @param text [String, nil] as it is kept
@@ -70,7 +75,10 @@ module UpTack
         end
 
         # @return [void]
-        def forget = @mutex.synchronize { @held.clear }
+        def forget
+          @latest = nil
+          @mutex.synchronize { @held.clear }
+        end
 
         private
 

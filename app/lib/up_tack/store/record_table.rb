@@ -63,9 +63,9 @@ module UpTack
           EqualityConditions.alternatives(@table.field(key), value, regard_case)
         }
         ways = first.product(*others)
-        from = "SELECT id FROM #{quoted(@table.key)} WHERE "
-        sql = ways.map { |conditions| from + conditions.map(&:sql).join(" AND ") }.join(" UNION ALL ")
-        Statements.run(sql, *ways.flatten.flat_map(&:values)).flatten.uniq.sort
+        kinds = ways.map { |conditions| conditions.map(&:kind) }
+        sought = ways.flatten.reject { |condition| condition.kind == :blank }.map(&:value)
+        Statements.run(having_sql(values.keys, kinds), *sought).flatten.uniq.sort
       end
 
       # @param key [String] of a field
@@ -204,6 +204,15 @@ module UpTack
       end
 
       private
+
+      # Asked for each record that is saved, mostly for the same.
+      def having_sql(keys, kinds)
+        (@having ||= {})[[keys, kinds]] ||= begin
+          from = "SELECT id FROM #{quoted(@table.key)} WHERE "
+          kinds.map { |of| from + keys.zip(of).map { |key, kind| EqualityConditions.sql(kind, key) }.join(" AND ") }
+            .join(" UNION ALL ").freeze
+        end
+      end
 
       def insert_blank
         Statements.insert(Statements::Insertion.nothing(quoted(@table.key)), []).tap do |made|

@@ -40,6 +40,7 @@ module UpTack
       def run
         @order = Wire.receive(@line)
         Core::Messages.language = @order.language
+        prepare_beside if @order.divided?
         @progress = Told.new { |*message| tell(*message) }
         Thread.new { listen }
         Process.setpriority(Process::PRIO_PROCESS, 0, NICE) if @order.patient?
@@ -73,6 +74,7 @@ module UpTack
         yield
       ensure
         Store::Database.close
+        Beside.leave
       end
 
       # Nobody waits for the one lock while something is only tried.
@@ -84,7 +86,16 @@ module UpTack
         failed(e)
       ensure
         Store::Database.close
+        Beside.leave
         @copy&.drop
+      end
+
+      def prepare_beside
+        line = @line
+        Beside.prepare do |input, output|
+          line.close
+          UseCases::Imports::WorkerProcess.run(input, output)
+        end
       end
 
       # Asked to stop, or left alone: what is only tried ends at once, what is written undoes what it has done.

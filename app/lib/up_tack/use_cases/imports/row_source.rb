@@ -9,6 +9,9 @@ module UpTack
         # Rows between two looks at the clock.
         PORTION = 1_000
 
+        # Seconds in which one that was forked beforehand is mostly ready; one that starts from nothing takes longer.
+        PATIENCE = 0.5
+
         NONE = [].freeze
 
         # A row that was read. typed:: raw input by field; reasons:: what stands against it
@@ -31,7 +34,7 @@ module UpTack
         # @yield [Array<Read>]
         # @raise [Interchange::Unreadable]
         def each_portion(&block)
-          return if here(until_ready: true, &block)
+          return if !@ahead&.ready?(PATIENCE) && here(until_ready: true, &block)
 
           there(&block)
           # What was not done there, for whatever reason, is done here.

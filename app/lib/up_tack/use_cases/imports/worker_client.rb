@@ -49,18 +49,23 @@ module UpTack
 
         # @param job [Hash] for the Worker
         def initialize(job)
-          @io = IO.popen([MEMORY, RbConfig.ruby, *Installation::COMPILING, SCRIPT], "r+b")
+          if (beside = Beside.take)
+            @from, @to, @pid = beside.from, beside.to, beside.pid
+          else
+            @from = @to = IO.popen([MEMORY, RbConfig.ruby, *Installation::COMPILING, SCRIPT], "r+b")
+            @pid = @from.pid
+          end
           make_room
-          Wire.hand(job, @io)
+          Wire.hand(job, @to)
           @done = false
         end
 
         # @param seconds [Numeric, nil] to wait for that; nil waits until it can or is gone
         # @return [Boolean] whether it can begin
-        def ready?(seconds = 0) = !IO.select([@io], nil, nil, seconds).nil?
+        def ready?(seconds = 0) = !IO.select([@from], nil, nil, seconds).nil?
 
         # @return [Integer] number of the process
-        def pid = @io.pid
+        attr_reader :pid
 
         # @return [Boolean] whether it got to the end of the file
         def done? = @done
@@ -82,7 +87,7 @@ module UpTack
         # Lets it go, wherever it is.
         def close
           Process.kill(:TERM, pid)
-          @io.close
+          [@from, @to].uniq.each(&:close)
         rescue SystemCallError, IOError
           nil
         end
@@ -91,19 +96,19 @@ module UpTack
 
         # @return [Object, nil] nil when it is gone
         def heard
-          Wire.receive(@io)
+          Wire.receive(@from)
         rescue EOFError, SystemCallError
           nil
         end
 
         def tell(message)
-          Wire.hand(message, @io)
+          Wire.hand(message, @to)
         rescue SystemCallError
           nil
         end
 
         def make_room
-          @io.fcntl(*ROOM)
+          @from.fcntl(*ROOM)
         rescue SystemCallError, NotImplementedError
           nil
         end
