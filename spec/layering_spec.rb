@@ -69,7 +69,8 @@ RSpec.describe "The floors" do
 
   # Errors that the store raises are told by web, and how long it may take; what it does is asked of use cases.
   it "leave the store to use cases: web names none of it but errors and times" do
-    known = /Store::(NotFound|Deadline|Backups::(Kept|Unsound)|RunningBatch::Busy|PrivateCopy::Failed)\b/
+    known = /Store::(NotFound|Deadline|Backups::(Kept|Unsound)|RunningBatch::Busy|PrivateCopy::Failed|
+      LogFiles::Missing)\b/x
     named =
       Dir["#{root}/web/lib/**/*.rb"].flat_map do |file|
         File

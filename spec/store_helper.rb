@@ -60,7 +60,7 @@ module StoreHelp
     UpTack::Store::Event.flush
     UpTack::Store::Database.close
     FileUtils.rm_f(Dir["#{path}*"])
-    FileUtils.rm_rf(%w[backups imports].map { |name| File.join(FOLDER, name) })
+    FileUtils.rm_rf(%w[backups imports log].map { |name| File.join(FOLDER, name) })
   end
 
   def person(name = "Odile Marsh") = UpTack::Store::Person.find_by!(name: name)

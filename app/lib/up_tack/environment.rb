@@ -89,6 +89,10 @@ module UpTack
         description: "The key by which the change log is sealed. Otherwise it lies in a file beside the database."
       ),
       Setting.new(
+        name: "UP_TACK_LOG_MONTHS", usual: "24", check: between["UP_TACK_LOG_MONTHS", 0..1_200],
+        description: "Months after which entries of the change log move into files beside the database. 0 keeps them."
+      ),
+      Setting.new(
         name: "UP_TACK_METRICS", usual: "", secret: true, check: long["UP_TACK_METRICS", SHORTEST_TOKEN],
         description: "The token with which /metrics is read. Otherwise only this machine can read it."
       ),
@@ -136,6 +140,9 @@ module UpTack
     def second_folder
       self["UP_TACK_BACKUPS"].then { |text| text.empty? ? nil : File.expand_path(text, caller_folder) }
     end
+
+    # @return [Integer, nil] months after which entries of the change log move; nil for never
+    def log_months = self["UP_TACK_LOG_MONTHS"].to_i.then { |months| months.positive? ? months : nil }
 
     # @return [Boolean] whether other machines reach it
     def open? = !LOOPBACK.include?(host)

@@ -88,6 +88,10 @@ module UpTack
             due = UseCases::Maintenance::ProveRestore.due?(workspace.clock.now)
             Work.call("prove restore", {}, person: workspace.person, progress: Progress.none) if due
           end,
+          "older entries of the log" => -> do
+            due = UseCases::Maintenance::MoveLog.new(workspace.clock).due?
+            Work.call("move log", {}, person: workspace.person, progress: Progress.none) if due
+          end,
           "size" => -> { UseCases::Maintenance::Space.note(workspace.clock) },
           "what is kept no longer" => -> { UseCases::Maintenance::Ageing.call(workspace.clock) },
           "notices" => -> { UseCases::Maintenance::SendNotices.new(workspace).call },

@@ -84,6 +84,9 @@ module UpTack
       "look at tables" => ->(workspace, progress, upload:) do
         UseCases::Imports::Collections.new(workspace, progress: progress).call(upload)
       end,
+      "move log" => ->(workspace, progress) do
+        UseCases::Maintenance::MoveLog.new(workspace.clock, progress: progress).call
+      end,
       "numbers" => ->(workspace, progress, **asked) do
         UseCases::Numbers::Give.new(workspace, progress: progress).call(**asked)
       end,
@@ -120,7 +123,7 @@ module UpTack
     # Those that answer a question, and can be left off anywhere.
     HARMLESS = ["effect", "failing", "look at file", "look at tables", "space", "verify"].freeze
     # Those before which others go: they never have the lock for writing, or for an instant.
-    PATIENT = [*HARMLESS, "backup", "backup when due", "calculate ahead", "export", "export of all",
+    PATIENT = [*HARMLESS, "backup", "backup when due", "calculate ahead", "export", "export of all", "move log",
       "prove restore"].freeze
 
     # Those of which a second process may do a part.

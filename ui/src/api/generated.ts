@@ -3684,6 +3684,8 @@ export interface components {
             database: number;
             /** @description What is not yet written into it. */
             waiting: number;
+            /** @description Files beside the database with older entries of the change log. */
+            log_files: number;
             backups: number;
             disk_free: number | null;
             /** @description Bytes that are added a day, with backups; null where nobody knows yet. */
@@ -9252,6 +9254,8 @@ export interface operations {
                     "application/json": {
                         entries: components["schemas"]["Entry"][];
                         more: boolean;
+                        /** @description Which older entries can't be told, since their file is not here. */
+                        missing: string | null;
                     };
                 };
             };

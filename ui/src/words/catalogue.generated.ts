@@ -56,6 +56,7 @@ export interface Gaps {
   "space.title": null;
   "space.aim": null;
   "space.database": null;
+  "space.logFiles": null;
   "space.backups": null;
   "space.free": null;
   "space.daily": null;

@@ -180,6 +180,17 @@ module UpTack
       option :database, DATABASE
       def compact = run(Compact)
 
+      desc "move-log", "Move older entries of the change log into a file beside the database"
+      long_desc <<~TEXT
+        A server does the same by itself, and History reads through those files. They leave the database when this is
+        run again an hour later, so that whoever works in the meantime misses none.
+
+        Example: uptack move-log --older-than 12
+      TEXT
+      option :database, DATABASE
+      option :older_than, type: :numeric, banner: "MONTHS", desc: "UP_TACK_LOG_MONTHS without it"
+      def move_log = run(MoveLog)
+
       desc "upgrade", "Bring a database of an older version up to date, after copying it"
       long_desc <<~TEXT
         Starting the server does the same. With --check nothing is done, and the exit status is 1 if something would be.

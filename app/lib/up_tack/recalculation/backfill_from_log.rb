@@ -57,6 +57,7 @@ module UpTack
       # @param batch [Array<Array(Integer, #[])>] numbers with values
       # @return [Hash{Integer=>Hash{String=>Object}}] by record and field, nil where the log does not know
       def values(rules, batch)
+        Store::LogFiles.complete!
         entries =
           Store::Entry.where(table_id: @table.id, record_id: batch.map(&:first)).order(:id).group_by(&:record_id)
         @context = @workspace.context

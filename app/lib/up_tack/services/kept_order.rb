@@ -42,7 +42,8 @@ module UpTack
       # @return [Array<Integer>, nil] records of the table
       def changed_since(seen, latest)
         saves = Store::Statements.run(
-          "SELECT table_id, record_id, followed FROM up_tack_entries WHERE id > ? AND id <= ? LIMIT #{MOST_SAVES + 1}",
+          "SELECT table_id, record_id, followed FROM main.up_tack_entries " \
+            "WHERE id > ? AND id <= ? LIMIT #{MOST_SAVES + 1}",
           seen, latest
         )
         return if saves.length > MOST_SAVES

@@ -61,26 +61,26 @@ module UpTack
       # @return [Integer, nil] number of the record's latest entry: its version
       def version_of(table, record_id)
         Statements.run(
-          "SELECT MAX(id) FROM up_tack_entries WHERE table_id = ? AND record_id = ?",
+          "SELECT MAX(id) FROM main.up_tack_entries WHERE table_id = ? AND record_id = ?",
           table.id,
           record_id
         ).dig(0, 0)
       end
 
       # @return [Integer] number of the latest entry, 0 where there is none
-      def latest = Statements.run("SELECT MAX(id) FROM up_tack_entries").dig(0, 0).to_i
+      def latest = Statements.run("SELECT MAX(id) FROM main.up_tack_entries").dig(0, 0).to_i
 
       # @param seen [Integer] number of an entry
       # @param table [Core::Design::Table]
       # @return [Integer] number of the latest entry after it that is of another table, 0 where there is none
       def others(seen, table) =
-        Statements.run("SELECT MAX(id) FROM up_tack_entries WHERE id > ? AND table_id <> ?", seen, table.id)
+        Statements.run("SELECT MAX(id) FROM main.up_tack_entries WHERE id > ? AND table_id <> ?", seen, table.id)
           .dig(0, 0).to_i
 
       # @return [Hash{Integer=>Integer}] versions by record number
       def versions_of(table, record_ids)
         Statements.run(
-          "SELECT record_id, MAX(id) FROM up_tack_entries WHERE table_id = ? " \
+          "SELECT record_id, MAX(id) FROM main.up_tack_entries WHERE table_id = ? " \
             "AND record_id IN (SELECT value FROM json_each(?)) GROUP BY record_id",
           table.id,
           JSON.generate(record_ids)
@@ -89,13 +89,13 @@ module UpTack
 
       # @return [String] SQL for the version of a record in `rows`
       def version_sql(table) =
-        "(SELECT MAX(up_tack_entries.id) FROM up_tack_entries WHERE up_tack_entries.table_id = " \
-          "#{Database.connection.quote(table.id)} AND up_tack_entries.record_id = rows.id)"
+        "(SELECT MAX(latest.id) FROM main.up_tack_entries AS latest WHERE latest.table_id = " \
+          "#{Database.connection.quote(table.id)} AND latest.record_id = rows.id)"
 
       # @param version [Integer]
       # @return [String] SQL that says whether a record in `rows` was changed after it
       def changed_after_sql(table, version) =
-        "rows.id IN (SELECT record_id FROM up_tack_entries WHERE id > #{Integer(version)} AND table_id = " \
+        "rows.id IN (SELECT record_id FROM main.up_tack_entries WHERE id > #{Integer(version)} AND table_id = " \
           "#{Database.connection.quote(table.id)})"
 
       # @return [Array<Entry>] entries of the record after a version, oldest first
@@ -104,7 +104,9 @@ module UpTack
       end
 
       # @return [Array<Integer>] those of some records in which a field had a value once
+      # @raise [LogFiles::Missing]
       def ever_given(table, field, record_ids)
+        LogFiles.complete!
         FieldChangeIndex.telling(field.id).where(table_id: table.id, record_id: record_ids).distinct.pluck(:record_id)
       end
 

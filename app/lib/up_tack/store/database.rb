@@ -75,7 +75,7 @@ module UpTack
 
       # Brings what is in the file up to date.
       def prepare
-        SystemTables.prepare(connection)
+        LogFiles.aside(connection.raw_connection) { SystemTables.prepare(connection) }
         Resealing.follow_key
         # By which a backup is known as one of this database.
         Settings.cookie_key
@@ -114,10 +114,12 @@ module UpTack
             raw.busy_handler_timeout = BUSY_TIMEOUT
           end
           taught[raw] = true
+          ::UpTack::Store::LogFiles.follow(raw)
         end
       end
 
       def close
+        LogFiles.forget
         Statements.forget
         LogKey.forget
         ActiveRecord::Base.connection_handler.clear_all_connections!

@@ -11,6 +11,8 @@ module UpTack
     # seal:: see Seal
     class Entry < SystemRecord
       self.table_name = "up_tack_entries"
+      # It may be a view, see LogFiles.
+      self.primary_key = "id"
       prepend PersonNames::Kept
 
       alias_attribute :channel, :way
@@ -20,6 +22,10 @@ module UpTack
         "form", "grid", "api", "import", "import as it was", "bulk", "tidy", "numbers", "made up", "put back",
         "backup", "rule"
       ].freeze
+
+      # @param place [String] one of LogFiles.places
+      # @return [ActiveRecord::Relation] those that lie there
+      def self.in(place) = from("#{place}.up_tack_entries")
 
       belongs_to :batch, class_name: "UpTack::Store::Batch", optional: true
 

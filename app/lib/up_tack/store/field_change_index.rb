@@ -7,7 +7,7 @@ module UpTack
     # those of a batch mostly tell of the same fields.
     class FieldChangeIndex
       ADD = <<~SQL
-        INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id, last_id)
+        INSERT OR IGNORE INTO main.up_tack_changed (field_id, entry_id, last_id)
         SELECT ?1, value ->> 0, value ->> 1 FROM json_each(?2)
       SQL
       # Whether an entry tells of a field.
@@ -19,9 +19,11 @@ module UpTack
       # All entries that tell of a field, the newest last. Start from the id list and forbid the index SQLite
       # would otherwise pick.
       # @param field [String] id
+      # @param place [String] one of LogFiles.places, in which entries are looked for
       # @return [ActiveRecord::Relation]
-      def self.entries(field)
-        Entry.from("up_tack_changed AS changed CROSS JOIN up_tack_entries NOT INDEXED")
+      def self.entries(field, place = nil)
+        of = "#{place}." if place
+        Entry.from("#{of}up_tack_changed AS changed CROSS JOIN #{of}up_tack_entries NOT INDEXED")
           .where("changed.field_id = ? AND up_tack_entries.id BETWEEN changed.entry_id AND " \
             "COALESCE(changed.last_id, changed.entry_id)", field)
       end

@@ -6,8 +6,9 @@ module UpTack
     # it: `all` when the file became another one, `people` when somebody is called otherwise. What follows from the
     # design or from records is known by the revision and the position of the log instead.
     module Generation
-      KINDS = %w[all people].freeze
-      SQL = "SELECT name, value FROM up_tack_settings WHERE name IN ('generation_all', 'generation_people')"
+      KINDS = %w[all people log].freeze
+      SQL = "SELECT name, value FROM up_tack_settings WHERE name IN " \
+        "(#{KINDS.map { |kind| "'generation_#{kind}'" }.join(", ")})".freeze
 
       @forgetting = KINDS.to_h { |kind| [kind, []] }
       @mutex = Mutex.new

@@ -49,9 +49,11 @@ module UpTack
           raise Unchecked, Core::Messages["store.log_check.file_is_of_earlier_version_whose_log"]
         end
 
+        LogFiles.follow
         claims = against && Against.read(against)
         Guarded.run(verdict)
         chains = Chains.new(verdict, progress, claims).run
+        Files.run(verdict, chains.moved)
         States.run(verdict, chains)
         Records.new(verdict, progress).run if verdict.sound && Revision.exists?
         verdict.head = Head.kept

@@ -7,8 +7,8 @@ module UpTack
     # held back, to be written field by field for many entries: they lie in that order.
     class LogWriter
       SEALED = [*Seal::COLUMNS, "seal"].freeze
-      ENTRY = Statements::Insertion.new("up_tack_entries", SEALED)
-      LATEST = "SELECT id, seal FROM up_tack_entries ORDER BY id DESC LIMIT 1"
+      ENTRY = Statements::Insertion.new("main.up_tack_entries", SEALED)
+      LATEST = "SELECT id, seal FROM main.up_tack_entries ORDER BY id DESC LIMIT 1"
 
       # What an entry says. values:: as `add` has them
       PendingEntry = Struct.new(:values, :changes, :records, :prepared)

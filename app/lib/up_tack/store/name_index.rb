@@ -53,7 +53,7 @@ module UpTack
 
       def initialize(plan, context)
         @table = plan.table
-        @seen = Entry.maximum(:id).to_i
+        @seen = ChangeLog.latest
         read_all(context)
       end
 
@@ -130,7 +130,7 @@ module UpTack
         named = "(#{[@table.id, *linked_tables.map(&:id)].map { |id| Database.connection.quote(id) }.join(", ")})"
         # By their numbers they are found at once, however many the tables have.
         Database.connection.select_rows(
-          "SELECT table_id, record_id, followed FROM up_tack_entries NOT INDEXED WHERE id > #{Integer(@seen)} " \
+          "SELECT table_id, record_id, followed FROM main.up_tack_entries NOT INDEXED WHERE id > #{Integer(@seen)} " \
             "AND (table_id IN #{named}#{" OR followed IS NOT NULL" if follows?}) LIMIT #{MOST_SAVES + 1}"
         )
       end

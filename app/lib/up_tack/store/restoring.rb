@@ -30,6 +30,7 @@ module UpTack
       # @raise [RunningBatch::Busy]
       def call(backup)
         path = Database.path
+        LogFiles.take_in(File.join(File.dirname(backup), LogFiles::FOLDER))
         prepared = PrivateCopy.new(path, of: backup)
         prepared.open
         bring_up_to_date
@@ -130,7 +131,7 @@ module UpTack
 
       def tell
         latest = Revision.order(:id).last
-        entry = connection.select_value("SELECT MAX(id) FROM up_tack_entries").to_i
+        entry = connection.select_value("SELECT MAX(id) FROM main.up_tack_entries").to_i
         who = {person_id: @person&.id, person_name: @person ? PersonNames.seal(@person.id, @person.name) : "Up Tack"}
         summary = "Restored #{@name}, cutting off entries #{entry + 1} to #{@cut["entry"]}; they are in #{@copy}"
         summary = "Restored #{@name}; what was there is in #{@copy}" if entry >= @cut["entry"]

@@ -16,6 +16,7 @@ export function Entries({ question, onRecord, put }: Props) {
   const history = useHistory(question);
   if (!history.data) return history.error ? <Failure error={history.error} retry={history.refetch} /> : <Loading />;
   const entries = history.data.pages.flatMap((page) => page.entries);
+  const missing = history.data.pages.at(-1)?.missing;
   const days = [...new Set(entries.map((entry) => entry.day_text))];
   const narrowed = Object.entries(question).some(([name, value]) => name !== "table" && value !== undefined);
   return (
@@ -52,6 +53,11 @@ export function Entries({ question, onRecord, put }: Props) {
           </ol>
         </section>
       ))}
+      {missing && !history.hasNextPage && (
+        <p className="sheet border-warning p-4" role="status">
+          {missing}
+        </p>
+      )}
       {history.hasNextPage && (
         <button
           type="button"

@@ -53,13 +53,14 @@ function Sums({ space }: { space: Space }) {
   const { size } = sentences.care;
   const sums: [string, string][] = [
     [t("space.database"), size(space.database + space.waiting)],
+    ...(space.log_files > 0 ? [[t("space.logFiles"), size(space.log_files)] as [string, string]] : []),
     [t("space.backups"), size(space.backups)],
     [t("space.free"), space.disk_free === null ? t("space.unknown") : size(space.disk_free)],
     [t("space.daily"), space.daily === null ? t("space.later") : size(space.daily)],
     [t("space.full"), space.days === null ? "–" : sentences.care.days(space.days)],
   ];
   return (
-    <dl className="sheet grid grid-cols-2 gap-x-6 gap-y-4 p-4 sm:grid-cols-5">
+    <dl className="sheet grid grid-cols-2 gap-x-6 gap-y-4 p-4 sm:auto-cols-fr sm:grid-flow-col sm:grid-cols-none">
       {sums.map(([name, value]) => (
         <div key={name}>
           <dt className="text-secondary text-xs">{name}</dt>

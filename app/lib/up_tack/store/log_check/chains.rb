@@ -11,6 +11,9 @@ module UpTack
         # @return [Hash{Array(String, Integer)=>String, nil}] the last digest of each row that an event vouches for
         attr_reader :vouched
 
+        # @return [Array<Array>] the files into which entries have moved, as an event tells them
+        attr_reader :moved
+
         # @param claims [Against, nil] what another file tells of them
         def initialize(verdict, progress, claims)
           @verdict = verdict
@@ -18,6 +21,7 @@ module UpTack
           @claims = claims
           @periods = JSON.parse(Settings[Resealing::KEYS] || "[]")
           @vouched = {}
+          @moved = []
           @cut = []
         end
 
@@ -109,6 +113,7 @@ module UpTack
         def heed(event)
           claims = JSON.parse(event[5])
           @vouched[[claims["of"], claims["id"]]] = claims["digest"] if claims.key?("of")
+          @moved = claims["files"] if event[4] == "log_moved"
           @verdict.fault(claims["fault"]) if event[4] == "upgraded" && claims["fault"]
         rescue JSON::ParserError
           nil

@@ -48,7 +48,7 @@ module UpTack
             ids =
               Statements.run(
                 "SELECT id FROM (SELECT id FROM #{quoted} WHERE id > ?1 UNION SELECT record_id FROM " \
-                  "up_tack_entries WHERE table_id = ?2 AND record_id > ?1) ORDER BY 1 LIMIT #{BATCH}",
+                  "main.up_tack_entries WHERE table_id = ?2 AND record_id > ?1) ORDER BY 1 LIMIT #{BATCH}",
                 last,
                 table.id
               ).flatten

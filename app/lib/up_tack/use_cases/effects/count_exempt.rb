@@ -23,7 +23,7 @@ module UpTack
           rules.to_h do |rule|
             [
               rule.id,
-              KNOWN.fetch([Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), rule.id]) do
+              KNOWN.fetch([Store::Database.path, @workspace.revision_id, Store::ChangeLog.latest, rule.id]) do
                 count(design, rule)
               end
             ]

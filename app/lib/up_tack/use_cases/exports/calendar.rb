@@ -41,7 +41,8 @@ module UpTack
           found
         end
 
-        def written = Store::Entry.maximum(:made_at) || @workspace.clock.now
+        def written =
+          Store::Entry.where(id: Store::ChangeLog.latest).pick(:made_at) || @workspace.clock.now
       end
     end
   end

@@ -36,19 +36,21 @@ module UpTack
         # @param before [Integer, nil] only entries older than this one
         # @return [Array<Store::Entry>]
         def page(before: nil, limit: 50)
-          scope = older(before)
-          return scope.limit(limit).to_a if @question.record || @question.batch
+          return newest(before, limit) if @question.record || @question.batch
 
           # Looked for apart, so that a change of half a million records is not gone through.
-          alone = scope.where(batch_id: nil).limit(limit).to_a
+          alone = newest(before, limit) { |scope| scope.where(batch_id: nil) }
           (alone + of_batches(before, limit)).sort_by { |entry| -entry.id }.first(limit)
         end
+
+        # @return [String, nil] what can't be told, since a file with older entries is not here
+        def missing = Store::LogFiles.missing.first&.then { |part| Store::LogFiles.missing_text(part) }
 
         # @yield [Array<Store::Entry>] all of them, those in batches one by one, newest first
         def each_batch
           last = nil
           loop do
-            found = older(last).limit(BATCH).to_a
+            found = newest(last, BATCH)
             yield found if found.any?
             break if found.length < BATCH
 
@@ -72,8 +74,22 @@ module UpTack
 
         private
 
-        def older(before)
-          scope = matching.includes(:batch)
+        # Looked for in one place after the other, the newest first: older entries lie in files of their own.
+        # @yield [ActiveRecord::Relation] narrows it down
+        # @return [Array<Store::Entry>]
+        def newest(before, limit)
+          Store::LogFiles.places.each_with_object([]) do |(place, numbers), found|
+            next if found.length >= limit || (before && numbers.first >= before)
+
+            scope = older(place, numbers, before)
+            scope = yield scope if block_given?
+            found.concat(scope.limit(limit - found.length).to_a)
+          end
+        end
+
+        def older(place, numbers, before)
+          scope = @question.field ? Store::FieldChangeIndex.entries(@question.field, place) : Store::Entry.in(place)
+          scope = matching(scope).where(up_tack_entries: {id: numbers}).includes(:batch)
           return Store::FieldChangeIndex.newest(scope, before) if @question.field
 
           scope = scope.order(id: :desc)

@@ -44,6 +44,7 @@ module UpTack
         private
 
         def wanted(id)
+          Store::LogFiles.complete!
           batch = Store::Batch.find_by(id: id) or
             raise Store::NotFound, Core::Messages["history.undo_batch.there_is_no_such_change"]
           unless @workspace.person.builder? || batch.person_id == @workspace.person.id
@@ -64,7 +65,7 @@ module UpTack
           @save = Records::SaveRecord.new(@workspace, channel: "put back", batch: own)
           @delete = Records::DeleteRecord.new(@workspace, channel: "put back", batch: result.batch, buffered: true)
           @names = Store::PresentNames.new(@workspace.revision_id)
-          @began = Store::Entry.maximum(:id)
+          @began = Store::ChangeLog.latest
           @progress.begin(table.label, batch.summary, entries.count)
           bring_all_back(entries.where(action: "delete").order(id: :desc).pluck(:id), result, portions)
           entries.where.not(action: "delete").order(id: :desc).in_batches(of: PORTION, order: :desc) do |some|

@@ -21,9 +21,11 @@ module UpTack
 
         # What takes space. what:: "table" with its label, a key of OWN, "free" or "rest"; bytes::
         Part = Struct.new(:what, :label, :bytes, keyword_init: true)
-        # database, waiting, backups, disk_free:: bytes, of which the last is nil where nobody knows; parts::
+        # database, waiting, log_files, backups, disk_free:: bytes, of which the last is nil where nobody knows; parts::
         #   the largest first; daily:: bytes a day, and days:: until the disk is full, each nil where nobody knows
-        Told = Struct.new(:database, :waiting, :backups, :disk_free, :parts, :daily, :days, keyword_init: true)
+        Told = Struct.new(
+          :database, :waiting, :log_files, :backups, :disk_free, :parts, :daily, :days, keyword_init: true
+        )
 
         # Takes note of today's size, once a day.
         # @param clock [#now] and #local, of the firm
@@ -51,6 +53,7 @@ module UpTack
           Told.new(
             database: File.size(@path),
             waiting: File.size?("#{@path}-wal").to_i,
+            log_files: Store::LogFiles.bytes,
             backups: copies.sum(&:bytes),
             disk_free: free,
             parts: parts,
@@ -98,7 +101,7 @@ module UpTack
         end
 
         def grown_since_the_first
-          first = Store::Entry.minimum(:made_at) or return
+          first = Store::Entry.order(:id).first&.made_at or return
           days = (Time.now.utc - first) / 86_400
           (days >= 7) ? File.size(@path) / days : nil
         end

@@ -39,6 +39,7 @@ module UpTack
             problem(409, "being_written", UseCases::Maintenance::Writing.new(workspace).why(error))
           end
           app.error(Services::Portions::Overtaken) { |error| problem(409, "overtaken", error.message) }
+          app.error(Store::LogFiles::Missing) { |error| problem(503, "log_incomplete", error.message) }
           app.error(Work::Lost, Store::PrivateCopy::Failed) { |error| problem(503, "lost", error.message) }
           app.error(UpTack::Jobs::TooMany) { |error| problem(429, "too_many", error.message) }
           app.error(Progress::Stopped) { |error| problem(409, "stopped", error.message) }

@@ -96,6 +96,9 @@ module UpTack
             else
               Core::Wording["restored the backup %{backup} into a copy: it is not sound", backup: facts["backup"]]
             end
+          when "log_moved"
+            Core::Wording["moved older entries of the change log into %{file}, up to entry %{entry}",
+              file: facts["files"].last[0], entry: facts["files"].last[2]]
           when "aside_ended"
             Core::Wording["deleted values of fields and tables that were deleted a year ago: %{count} tables",
               count: facts["tables"]]

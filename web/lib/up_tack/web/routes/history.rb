@@ -12,8 +12,10 @@ module UpTack
           app.helpers Params::HistoryParams
 
           app.get("/api/history") do
-            found = history.page(before: number_in_query("before"), limit: PAGE + 1)
-            json({entries: Render::Entry.new(workspace).all(found.first(PAGE)), more: found.length > PAGE})
+            asked = history
+            found = asked.page(before: number_in_query("before"), limit: PAGE + 1)
+            json({entries: Render::Entry.new(workspace).all(found.first(PAGE)), more: found.length > PAGE,
+                  missing: asked.missing})
           end
 
           # The log as programs follow it, from a place on; one that has nothing to tell may wait for it.
