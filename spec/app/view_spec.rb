@@ -156,4 +156,23 @@ RSpec.describe "A view of records" do
     end
     expect(reckon.call("len(words) = 1 and amount is blank").fields["day"].greatest).to eq(Date.new(2026, 11, 23))
   end
+
+  it "adds up what is read, though another program has written the next binary fraction", :tampers do
+    table_without_rules
+    fill(Array.new(60) { {"amount" => "1"} })
+    odds = UpTack::Store::RecordTable.new(workspace.table("odds"))
+    random = Random.new(11)
+    8.times do
+      most = 10**random.rand(4..13)
+      written = Array.new(60) { random.rand(most) / 10_000.0 }
+      written.map! { |number| random.rand(3).zero? ? number.next_float : number }
+      place = "'$[' || (id - (SELECT MIN(id) FROM odds)) || ']'"
+      UpTack::Store::Database.connection
+        .execute("UPDATE odds SET amount = json_extract('#{JSON.generate(written)}', #{place})")
+      read = []
+      odds.each { |_, row| read << row["amount"] }
+      found = UpTack::UseCases::Records::ComputeTotals.new(workspace).call(table: "odds", fields: %w[amount])
+      expect(found.fields["amount"].sum).to eq(read.sum)
+    end
+  end
 end

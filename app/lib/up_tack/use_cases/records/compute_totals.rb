@@ -81,6 +81,9 @@ module UpTack
           MILLION = 1_000_000
           # Numbers up to here have their millionths exactly.
           GREATEST = 9_000_000_000
+          # How far a number may be from its millionths, beside its size, and is still read as them: less than half of
+          # the last of KEPT_DIGITS. What was computed outside is often the next binary fraction.
+          NEXT = 4e-16
 
           module_function
 
@@ -91,7 +94,8 @@ module UpTack
             [
               "SUM(#{millionths} / #{HALF})",
               "SUM(#{millionths} % #{HALF})",
-              "SUM(ABS(#{column}) > #{GREATEST} OR #{millionths} / #{MILLION}.0 <> #{column})"
+              "SUM(ABS(#{column}) > #{GREATEST} OR ABS(#{millionths} / #{MILLION}.0 - #{column}) > " \
+                "#{NEXT} * ABS(#{column}))"
             ]
           end
 
