@@ -1,5 +1,5 @@
 import { useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { api, data, ProblemError, type RecordData } from "./client";
 import type { components } from "./generated";
 import { awaitJob } from "./jobs";
@@ -59,6 +59,26 @@ export const useTotals = (table: string, { filter, search }: Omit<View, "sort">,
     placeholderData: (before, query) => (query?.queryKey[1] === table ? before : undefined),
   });
 
+/** Milliseconds of scrolling for which pages are fetched ahead, and pages at most. */
+const AHEAD = 400;
+const FARTHEST = 8;
+/** Rows a millisecond from which on somebody looks for a place, and nothing on the way is seen. */
+const FLYING = 5;
+
+/** How many pages beyond those in sight will be soon, negative for those above. */
+function useAhead(from: number): number {
+  const seen = useRef({ from, at: 0, speed: 0 });
+  const now = performance.now();
+  const { from: before, at, speed } = seen.current;
+  if (from !== before) {
+    const latest = (from - before) / Math.max(now - at, 1);
+    seen.current = { from, at: now, speed: Math.sign(latest) === Math.sign(speed) ? (latest + speed) / 2 : latest };
+  } else if (now - at > AHEAD) seen.current.speed = 0;
+  const rows = seen.current.speed;
+  if (Math.abs(rows) > FLYING) return 0;
+  return Math.sign(rows) * Math.min(Math.ceil((Math.abs(rows) * AHEAD) / PAGE), FARTHEST);
+}
+
 /**
  * The records of a list between two places and around them, page by page; those that are not
  * looked at any more are let go. Whoever drags the bar passes thousands of pages: the next ones
@@ -67,8 +87,10 @@ export const useTotals = (table: string, { filter, search }: Omit<View, "sort">,
 export function useWindow(table: string, view: View, from: number, to: number) {
   const client = useQueryClient();
   const key = (page: number) => ["records", table, "window", view.sort, view.filter, view.search, page];
-  const first = Math.max(0, Math.floor(from / PAGE) - 1);
-  const wanted = Array.from({ length: Math.floor(to / PAGE) + 2 - first }, (_, index) => first + index);
+  const ahead = useAhead(from);
+  const first = Math.max(0, Math.floor(from / PAGE) - 1 + Math.min(ahead, 0));
+  const last = Math.floor(to / PAGE) + 1 + Math.max(ahead, 0);
+  const wanted = Array.from({ length: last + 1 - first }, (_, index) => first + index);
   const [pages, setPages] = useState(wanted);
   const found = useQueries({
     queries: pages.map((page) => ({
