@@ -179,6 +179,22 @@ RSpec.describe "Entries of the change log that have moved" do
     end
   end
 
+  it "are told of field by field in rows that go on from save to save, and only ever tell of more" do
+    note = ->(id, text) { save_piece({"maker_note" => text}, id: id) }
+    rows = -> { connection.select_value("SELECT COUNT(*) FROM up_tack_changed") }
+    2.times { |index| note[2, "First #{index}"] }
+    before = rows.call
+    4.times { |index| note[2, "Text #{index}"] }
+    expect(rows.call).to eq(before)
+    move.call(store::ChangeLog.latest)
+    note[2, "After the move"]
+    expect(store::FieldChangeIndex.telling(workspace.table("pieces").field("maker_note").id).where(record_id: 2).count)
+      .to be >= 2
+    ["last_id = last_id - 1", "last_id = NULL", "entry_id = entry_id - 1", "field_id = 'f1'"].each do |tampered|
+      expect { connection.execute("UPDATE main.up_tack_changed SET #{tampered}") }.to raise_error(/only be added to/)
+    end
+  end
+
   it "come along with backups, and are there again after a restore and another move" do
     backups = uses::Maintenance::Backups.new(clock, person: person)
     work(Random.new(3), 8)

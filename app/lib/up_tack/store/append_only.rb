@@ -40,8 +40,22 @@ module UpTack
         [
           *TABLES.map { |table, name| triggers(table, name) },
           never_changed("up_tack_numbers", "numbers that were given"),
-          never_changed("up_tack_changed", "the change log", moved: "COALESCE(OLD.last_id, OLD.entry_id)")
+          told_on.merge(
+            never_changed("up_tack_changed", "the change log", moved: "COALESCE(OLD.last_id, OLD.entry_id)")
+              .slice("up_tack_changed_no_delete")
+          )
         ].reduce(:merge)
+      end
+
+      # @return [Hash{String=>String}] lets a row tell of further entries, and of nothing else
+      def told_on
+        name = "up_tack_changed_no_update"
+        {
+          name =>
+            "CREATE TRIGGER #{name} BEFORE UPDATE ON up_tack_changed WHEN NOT (NEW.field_id = OLD.field_id AND " \
+              "NEW.entry_id = OLD.entry_id AND NEW.last_id > COALESCE(OLD.last_id, OLD.entry_id)) BEGIN SELECT " \
+              "RAISE(ABORT, 'the change log can only be added to'); END"
+        }
       end
 
       # @return [Hash{String=>String}] what guards a table that rows are only added to, by name

@@ -12,7 +12,8 @@ module UpTack
       def initialize
         @heads = {}.compare_by_identity
         @latest = {}.compare_by_identity
-        @rules = Hash.new { |known, id| known[id] = ",#{JSON.generate(id)}]" }
+        # What nobody's rule made ends there: that is said of most fields.
+        @rules = Hash.new { |known, id| known[id] = id ? ",#{JSON.generate(id)}]" : "]" }
       end
 
       # @param changes [Array<Core::Save::Change>]

@@ -10,6 +10,13 @@ module UpTack
         INSERT OR IGNORE INTO main.up_tack_changed (field_id, entry_id, last_id)
         SELECT ?1, value ->> 0, value ->> 1 FROM json_each(?2)
       SQL
+      # Those that end right before an entry go on with it.
+      GO_ON = <<~SQL
+        UPDATE main.up_tack_changed SET last_id = ?3
+        WHERE (field_id, entry_id) IN (
+          SELECT value, (SELECT MAX(entry_id) FROM main.up_tack_changed WHERE field_id = value) FROM json_each(?1))
+        AND COALESCE(last_id, entry_id) = ?2 - 1 RETURNING field_id
+      SQL
       # Whether an entry tells of a field.
       OF_ENTRY = <<~SQL
         (SELECT COALESCE(last_id, entry_id) FROM up_tack_changed WHERE field_id = ? AND entry_id <= up_tack_entries.id
@@ -62,8 +69,7 @@ module UpTack
         @entries.each_key.with_index { |fields, place| fields.uniq.each { |field| told[field] << place } }
         entries = @entries.values
         told.group_by(&:last).each do |places, fields|
-          runs = JSON.generate(FieldChangeIndex.runs(entries.values_at(*places).flatten(1).sort))
-          fields.each { |field, _| Statements.run(ADD, field, runs) }
+          add_runs(fields.map(&:first), FieldChangeIndex.runs(entries.values_at(*places).flatten(1).sort))
         end
         @entries.clear
       end
@@ -74,6 +80,20 @@ module UpTack
         entries.each_with_object([]) do |entry, found|
           last = found.last
           (last && entry <= last[1] + 1) ? last[1] = entry : found << [entry, entry]
+        end
+      end
+
+      private
+
+      # Most saves tell of the same fields as the one before: what is written of those costs no room.
+      def add_runs(fields, runs)
+        first, *others = runs
+        # What has moved into a file does not go on here.
+        went_on = (first[0] - 1 > LogFiles.last) ? Statements.run(GO_ON, JSON.generate(fields), *first).flatten : []
+        all, rest = JSON.generate(runs), JSON.generate(others)
+        fields.each do |field|
+          missing = went_on.include?(field) ? rest : all
+          Statements.run(ADD, field, missing) unless missing == "[]"
         end
       end
     end

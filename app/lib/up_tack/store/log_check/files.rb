@@ -24,8 +24,8 @@ module UpTack
           numbers("SELECT id FROM (SELECT #{columns} FROM main.up_tack_entries #{range} " \
             "EXCEPT SELECT #{columns} FROM #{schema}.up_tack_entries #{range})")
             .each { |id| verdict.fault(Core::Messages["store.files.entry_differs", id: id], id) }
-          numbers("SELECT MAX(id) AS id FROM #{schema}.up_tack_entries AS moved #{range} AND NOT EXISTS (SELECT 1 FROM " \
-            "main.up_tack_entries AS kept WHERE kept.table_id = moved.table_id " \
+          numbers("SELECT MAX(id) AS id FROM #{schema}.up_tack_entries AS moved #{range} AND NOT EXISTS (" \
+            "SELECT 1 FROM main.up_tack_entries AS kept WHERE kept.table_id = moved.table_id " \
             "AND kept.record_id = moved.record_id AND kept.id >= moved.id) GROUP BY table_id, record_id")
             .each { |id|
             verdict.fault(Core::Messages["store.files.latest_is_missing", id: id], id)
