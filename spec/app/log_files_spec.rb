@@ -180,7 +180,7 @@ RSpec.describe "Entries of the change log that have moved" do
   end
 
   it "are told of field by field in rows that go on from save to save, and only ever tell of more" do
-    note = ->(id, text) { save_piece({"maker_note" => text}, id: id) }
+    note = ->(id, text) { save_piece({"maker_note" => text}, id: id, at: "2026-11-23T09:30") }
     rows = -> { connection.select_value("SELECT COUNT(*) FROM up_tack_changed") }
     2.times { |index| note[2, "First #{index}"] }
     before = rows.call
