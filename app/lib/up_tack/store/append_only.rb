@@ -52,8 +52,9 @@ module UpTack
         name = "up_tack_changed_no_update"
         {
           name =>
-            "CREATE TRIGGER #{name} BEFORE UPDATE ON up_tack_changed WHEN NOT (NEW.field_id = OLD.field_id AND " \
-              "NEW.entry_id = OLD.entry_id AND NEW.last_id > COALESCE(OLD.last_id, OLD.entry_id)) BEGIN SELECT " \
+            "CREATE TRIGGER #{name} BEFORE UPDATE ON up_tack_changed WHEN (NEW.field_id = OLD.field_id AND " \
+              "NEW.entry_id = OLD.entry_id AND NEW.last_id > COALESCE(OLD.last_id, OLD.entry_id)) IS NOT TRUE " \
+              "BEGIN SELECT " \
               "RAISE(ABORT, 'the change log can only be added to'); END"
         }
       end
