@@ -68,6 +68,32 @@ RSpec.describe "A design change of many records" do
     end
   end
 
+  {
+    "a stamp" => ["date", {"kind" => "stamp", "event" => "changed", "watch" => %w[clay_weight], "which" => "last"}],
+    "a tally" => ["number", {"kind" => "tally", "watch" => %w[clay_weight maker]}]
+  }.each_with_index do |(name, (type, rule)), seed|
+    it "fills #{name} from the log as if nobody had saved in the meantime, and gives the blanks back" do
+      change(:AddField, table: "pieces", parts: {"label" => "Seen", "type" => type})
+      taken = 0
+      allow_any_instance_of(ahead).to receive(:fill).and_wrap_original do |fill, *asked|
+        fill.call(*asked).tap { |ids| taken += ids.length }
+      end
+      pin = Core::Design::Changes::PinRule.new(table: "pieces", rule: rule.merge("field" => "seen"))
+      chance = Random.new(RSpec.configuration.seed + seed)
+      ids = pieces.page(limit: 100).first(9).map(&:first)
+      ids.each { |id| save("pieces", {"clay_weight" => "690", "wet_weight" => nil}, id) }
+      changing(pin) { others_save(chance) }
+      table = workspace.table("pieces")
+      rows = [].tap { |all| pieces.each { |id, row| all << [id, row] } }
+      pinned = table.rules.find { |each| each.field == "seen" }.compile(table)
+      told = UpTack::Recalculation::BackfillFromLog.new(workspace, table).values([pinned], rows)
+      expect(rows.to_h { |id, row| [id, row["seen"]] }).to eq(told.transform_values { |values| values["seen"] })
+      expect([taken, stale]).to match([be > 5, []])
+      design.undo
+      expect(rows.map(&:first).map { |id| pieces.find(id)["seen"] }.compact).to eq([])
+    end
+  end
+
   it "undoes, redoes and restores in the same way" do
     chance = Random.new(RSpec.configuration.seed)
     before = workspace.revision_id

@@ -32,6 +32,30 @@ module UpTack
         SecondLook.new(workspace, done).mark(dirty, saves)
       end
 
+      # @param table [Core::Design::Table]
+      # @return [Array<Integer>, nil] its records that were saved since; nil where there are too many
+      def saved_in(table) =
+        saves_since&.filter_map { |entry| entry.record_id if entry.table_id == table.id }&.uniq
+
+      # Fills blanks of a field as they are filled in the copy, as Store::FilledFromLog knows them from then on.
+      # @param table [Core::Design::Table]
+      # @param field [Core::Design::Field]
+      # @param except [Array<Integer>] records that were saved since
+      # @return [Array<Integer>] those that were filled
+      def fill(table, field, except)
+        rows, column = [table.key, field.key].map { |name| Store::Database.quoted(name) }
+        which = "FROM #{Ahead::NAME}.#{rows} AS copy JOIN main.#{rows} AS own ON own.id = copy.id " \
+          "WHERE own.#{column} IS NULL AND copy.#{column} IS NOT NULL AND " \
+          "copy.id NOT IN (SELECT value FROM json_each('#{JSON.generate(except)}'))"
+        connection = Store::Database.connection
+        ids = connection.select_values("SELECT copy.id #{which}")
+        Store::FilledFromLog.note_all(field, "SELECT copy.id, copy.#{column} #{which}")
+        found = "(SELECT copy.#{column} FROM #{Ahead::NAME}.#{rows} AS copy WHERE copy.id = #{rows}.id)"
+        connection.execute("UPDATE main.#{rows} SET #{column} = #{found} " \
+          "WHERE id IN (SELECT value FROM json_each('#{JSON.generate(ids)}'))")
+        ids
+      end
+
       private
 
       def copy(table, field)

@@ -20,20 +20,28 @@ module UpTack
       # Fills stamps and tallies that are new or changed, where they are blank.
       # @param from [Core::Design::Project, nil]
       # @param replaced [Store::Replaced] takes note of what is filled
+      # @param ahead [Ahead, nil] where the same was done before
       # @return [void]
-      def self.run(workspace, from, to, replaced, progress: Progress.none)
-        known = from ? from.tables.flat_map { |table| table.rules.map(&:attributes) } : []
-        to.tables.each do |table|
-          fresh = table.rules.select { |rule| rule.backfills? && !known.include?(rule.attributes) }
-          new(workspace, table).fill(fresh, replaced, progress) if fresh.any?
-        end
+      def self.run(workspace, from, to, replaced, progress: Progress.none, ahead: nil)
+        fresh(from, to).each { |table, rules| new(workspace, table).fill(rules, replaced, progress, ahead) }
       end
 
-      def fill(rules, replaced, progress)
+      # @return [Array<Array(Core::Design::Table, Array<Core::Rules::Rule>)>] stamps and tallies that are new or changed
+      def self.fresh(from, to)
+        known = from ? from.tables.flat_map { |table| table.rules.map(&:attributes) } : []
+        to.tables
+          .map { |table| [table, table.rules.select { |rule| rule.backfills? && !known.include?(rule.attributes) }] }
+          .reject { |_, rules| rules.empty? }
+      end
+
+      def fill(rules, replaced, progress, ahead)
         rows = Store::RecordTable.new(@table)
-        progress.begin(@table.label, rules.map { |rule| @table.field(rule.field).label }.join(", "), rows.count)
         compiled = rules.map { |rule| rule.compile(@table) }
-        rows.each_batch do |batch|
+        saved = ahead.saved_in(@table) if ahead && rules.none?(&:looks_at_other_records?)
+        left = saved && take_over(rules, replaced, ahead, saved)
+        progress.begin(@table.label, rules.map { |rule| @table.field(rule.field).label }.join(", "),
+          left&.length || rows.count)
+        rows.each_batch(left) do |batch|
           found = values(compiled, batch)
           filled = {}
           batch.each do |id, row|
@@ -44,6 +52,17 @@ module UpTack
           note(filled, replaced)
           progress.advance(batch.length)
         end
+      end
+
+      # What was filled in a copy stands for all records that nobody has saved since.
+      # @param saved [Array<Integer>] those that somebody has
+      # @return [Array<Integer>] those that are left
+      def take_over(rules, replaced, ahead, saved)
+        rules.each do |rule|
+          field = @table.field(rule.field)
+          replaced.note(@table, field, ahead.fill(@table, field, saved))
+        end
+        saved
       end
 
       def note(filled, replaced)

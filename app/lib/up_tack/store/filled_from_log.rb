@@ -13,16 +13,28 @@ module UpTack
       def note(field, values)
         return if values.empty?
 
-        name = name(field)
-        unless connection.table_exists?(name)
-          connection.create_table(name) { |t| t.column("value", field.values.column) }
-        end
+        name = prepared(field)
         values.each do |id, value|
           Statements.run(
             "INSERT OR REPLACE INTO #{quoted(name)} (id, value) VALUES (?, ?)",
             id,
             ColumnCodec.write(value, field)
           )
+        end
+      end
+
+      # @param field [Core::Design::Field]
+      # @param sql [String] gives records and what their columns were filled with
+      # @return [void]
+      def note_all(field, sql) =
+        connection.execute("INSERT OR REPLACE INTO main.#{quoted(prepared(field))} (id, value) #{sql}")
+
+      # @return [String] name of its table, which is there
+      def prepared(field)
+        name(field).tap do |name|
+          next if connection.table_exists?(name)
+
+          connection.create_table(name) { |t| t.column("value", field.values.column) }
         end
       end
 

@@ -34,14 +34,14 @@ module UpTack
         originals = back ? taken_back : {}
         Archive.put_column(@table, renamed) unless back
         replace_column
-        model = RecordTable.model(@table.key)
+        write = writing
         current.each do |id, value|
           original = originals[id]
           kept = original unless original.nil? || turned(original, @new, @old) != value
           kept = turned(value, @old, @new) if kept.nil?
-          model.where(id: id).update_all(@new.key => ColumnCodec.write(kept, @new)) unless kept.nil?
+          Statements.run(write, ColumnCodec.write(kept, @new), id) unless kept.nil?
         end
-        restore_lost(originals, current, model)
+        restore_lost(originals, current, write)
       end
 
       # @return [Hash] lost: how many values the new type can't hold, examples: some
@@ -60,7 +60,14 @@ module UpTack
       end
 
       # @return [Object, nil] the value in the other type
+      # Of many records with the same value it is found once.
       def turned(value, from, to)
+        # One for each direction.
+        @turned ||= {}.compare_by_identity
+        (@turned[to] ||= Core::InternCache.new).one(value) { converted(value, from, to) }
+      end
+
+      def converted(value, from, to)
         given = from.link? ? from.show(value, records(from)) : from.values.dump(value)
         turned =
           to.read(
@@ -85,13 +92,16 @@ module UpTack
       private
 
       # Values that did not fit the type now left were blank in it.
-      def restore_lost(originals, current, model)
+      def restore_lost(originals, current, write)
         known = current.to_h
         originals.each do |id, value|
           next if known.key?(id) || !turned(value, @new, @old).nil?
-          model.where(id: id).update_all(@new.key => ColumnCodec.write(value, @new))
+          Statements.run(write, ColumnCodec.write(value, @new), id)
         end
       end
+
+      # Nobody saves for as long as it takes.
+      def writing = "UPDATE #{Database.quoted(@table.key)} SET #{Database.quoted(@new.key)} = ? WHERE id = ?"
 
       # The column carries the new key by now, and still the old type.
       def renamed = Core::Design::Field.new(**@old.to_h, key: @new.key)

@@ -98,7 +98,8 @@ module UpTack
         def calculate(to, **what, &)
           from = @workspace.project
           stale = Recalculation::AfterDesign.new(from, to).dirty.all
-          return yield if stale.none? { |table, _| from.table(table) && many_in?(table) }
+          filled = Recalculation::BackfillFromLog.fresh(from, to).map { |table, _| [table.key] }
+          return yield if [*stale, *filled].none? { |table, _| from.table(table) && many_in?(table) }
 
           @found = @ahead.call(**what)
           @found.attached(&)
@@ -170,10 +171,13 @@ module UpTack
           @workspace.renew
           Recalculation::RegisterNumbers.new(@workspace, progress: @progress).run(from, project)
           backfilled = Store::Replaced.new
-          Recalculation::BackfillFromLog.run(@workspace, from, project, backfilled, progress: @progress)
+          ahead = @found if @found&.revision == before
+          Recalculation::BackfillFromLog.run(
+            @workspace, from, project, backfilled, progress: @progress, ahead: ahead
+          )
           dirty = Recalculation::AfterDesign.new(from, project, [*replaced, backfilled]).dirty
           @calculated = dirty.all
-          @found.carry_over(dirty, @workspace) if @found&.revision == before
+          ahead&.carry_over(dirty, @workspace)
           Recalculation::Run.new(@workspace, progress: @progress).run(dirty)
           project
         end
