@@ -170,6 +170,16 @@ RSpec.describe "Entries of the change log that have moved" do
       .to raise_error(files::Missing, /Copy it there/)
   end
 
+  it "are told from the database as long as they have not left it, though their file is gone", :tampers do
+    work(Random.new(9), 6)
+    expected = said.except(:verdict)
+    move.call(store::ChangeLog.latest - 3, clears: false)
+    FileUtils.rm_f(files.path(files.all.first))
+    store::Database.close
+    expect([files.missing.length, files.lost]).to eq([1, []])
+    expect(said.except(:verdict)).to eq(expected)
+  end
+
   it "can't leave the database before they lie in a file" do
     expect { connection.execute("DELETE FROM up_tack_entries WHERE id = 1") }.to raise_error(/only be added to/)
     last = store::ChangeLog.latest - 5

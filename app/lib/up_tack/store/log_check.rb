@@ -52,6 +52,7 @@ module UpTack
         LogFiles.follow
         claims = against && Against.read(against)
         Guarded.run(verdict)
+        Files.missing(verdict)
         chains = Chains.new(verdict, progress, claims).run
         Files.run(verdict, chains.moved)
         States.run(verdict, chains)

@@ -39,11 +39,15 @@ module UpTack
         # @return [Array<Part>] those that are not here
         def missing = held.filter_map { |part, path| part unless path }
 
+        # @return [Array<Part>] those of which entries are nowhere else
+        def lost = missing.select { |part| part.first <= Settings[CLEARED].to_i }
+
         # For whoever would tell something wrong without them.
+        # @param parts [Array<Part>] that are not here
         # @return [void]
         # @raise [Missing]
-        def complete!
-          missing.first&.then { |part| raise Missing, missing_text(part) }
+        def complete!(parts = lost)
+          parts.first&.then { |part| raise Missing, missing_text(part) }
         end
 
         # @param part [Part]
@@ -64,7 +68,7 @@ module UpTack
         def places
           files = attached(Database.connection.raw_connection)
           places = files.each_with_index.filter_map { |(part, path), at| [schema(at), part.first..part.last] if path }
-          [["main", (files.last&.first&.last.to_i + 1)..], *places.reverse]
+          [["main", (edge(files, Database.connection.raw_connection) + 1)..], *places.reverse]
         end
 
         # @param part [Part]
@@ -160,8 +164,7 @@ module UpTack
         end
 
         def read(raw)
-          text = raw.get_first_value("SELECT value FROM up_tack_settings WHERE name = ?", [SETTING])
-          JSON.parse(text || "[]").map { |values| Part.new(*values) }
+          JSON.parse(setting(raw, SETTING) || "[]").map { |values| Part.new(*values) }
         rescue SQLite3::SQLException
           [] # A file that is being begun, or is none of Up Tack.
         end
@@ -176,6 +179,21 @@ module UpTack
           File.rename("#{to}.part", to)
         ensure
           FileUtils.rm_f("#{to}.part")
+        end
+
+        # @return [Integer] number of the entry up to which all are read in the files: without the last of them, what
+        #   has not left the database yet is read there
+        def edge(files, raw)
+          return files.last&.first&.last.to_i if files.empty? || files.last.last
+
+          [setting(raw, CLEARED).to_i, *files[0...-1].map { |part, _| part.last }].max
+        end
+
+        def setting(raw, name)
+          found = raw.query("SELECT value FROM up_tack_settings WHERE name = ?", [name])
+          found.next&.then { |row| row.is_a?(Hash) ? row["value"] : row[0] }
+        ensure
+          found&.close
         end
 
         def attached(raw) = raw.instance_variable_get(HELD)&.last || []
@@ -202,7 +220,6 @@ module UpTack
 
         def union(raw, files, table, number)
           columns = columns(raw, "main", table)
-          last = files.last.first.last
           arms = files.each_with_index.filter_map do |(part, path), place|
             next unless path
 
@@ -211,7 +228,8 @@ module UpTack
             told = columns.map { |name| there.include?(name) ? name : "NULL AS #{name}" }.join(", ")
             "SELECT #{told} FROM #{schema(place)}.#{table} WHERE #{number} BETWEEN #{part.first} AND #{part.last}"
           end
-          ["SELECT #{columns.join(", ")} FROM main.#{table} WHERE #{number} > #{last}", *arms].join(" UNION ALL ")
+          own = "SELECT #{columns.join(", ")} FROM main.#{table} WHERE #{number} > #{edge(files, raw)}"
+          [own, *arms].join(" UNION ALL ")
         end
 
         def columns(raw, schema, table) =

@@ -43,7 +43,7 @@ module UpTack
       # @return [LogFiles::Part, nil] nil where nothing is to be moved
       # @raise [LogFiles::Missing, RunningBatch::Busy, Backups::Unsound]
       def copy(last, now: Time.now.utc)
-        LogFiles.complete!
+        LogFiles.complete!(LogFiles.missing)
         RunningBatch.none!
         return if last <= LogFiles.last
 
@@ -70,7 +70,7 @@ module UpTack
       # Lets go of what lies in the files, a little at a time.
       # @return [Integer] how many entries left
       def clear
-        LogFiles.complete!
+        LogFiles.complete!(LogFiles.missing)
         LogFiles.follow
         last, gone, at = LogFiles.last, 0, 0
         Database.write { Settings[LogFiles::CLEARED] = last.to_s }

@@ -21,7 +21,7 @@ export function Entries({ question, onRecord, put }: Props) {
   const narrowed = Object.entries(question).some(([name, value]) => name !== "table" && value !== undefined);
   return (
     <>
-      {entries.length === 0 && (
+      {entries.length === 0 && !missing && (
         <p className="sheet flex flex-wrap items-center gap-3 p-5">
           {narrowed ? t("history.none") : t("history.empty")}
           {narrowed && (

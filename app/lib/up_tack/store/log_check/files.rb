@@ -8,10 +8,13 @@ module UpTack
       module Files
         module_function
 
+        # @return [void]
+        def missing(verdict) =
+          LogFiles.missing.each { |part| verdict.fault(LogFiles.missing_text(part), part.first) }
+
         # @param moved [Array<Array>] the files of which the last event tells
         # @return [void]
         def run(verdict, moved)
-          LogFiles.missing.each { |part| verdict.fault(LogFiles.missing_text(part), part.first) }
           verdict.fault(Core::Messages["store.files.are_other_ones"]) unless LogFiles.all.map(&:to_a) == moved
           return if LogFiles.missing.any?
 

@@ -44,7 +44,7 @@ module UpTack
         end
 
         # @return [String, nil] what can't be told, since a file with older entries is not here
-        def missing = Store::LogFiles.missing.first&.then { |part| Store::LogFiles.missing_text(part) }
+        def missing = Store::LogFiles.lost.first&.then { |part| Store::LogFiles.missing_text(part) }
 
         # @yield [Array<Store::Entry>] all of them, those in batches one by one, newest first
         def each_batch
