@@ -215,6 +215,14 @@ RSpec.describe "Entries of the change log that have moved" do
     before = said
     beside = File.join(File.dirname(store::Backups.new.path(made.name)), "log", files.all.first.name)
     expect(File.file?(beside)).to be(true)
+    # The command copies a database that it has not opened.
+    path = store::Database.path
+    store::Database.close
+    Dir.mktmpdir do |folder|
+      store::Backups.new(path).make("hand", to: File.join(folder, "away.sqlite3"))
+      expect(Dir.children(File.join(folder, "log"))).to eq([File.basename(beside)])
+    end
+    store::Database.connect(path)
     expect(uses::Maintenance::ProveRestore.new(clock, person: person).call).to have_attributes(sound: true)
     FileUtils.rm_rf(files.folder)
     backups.restore(made.name)

@@ -68,7 +68,7 @@ module UpTack
         Backups.check(part)
         File.open(part) { |file| file.fsync }
         File.rename(part, path)
-        LogFiles.copy_into(File.join(@folder, LogFiles::FOLDER)) if to.nil? && @database == Database.path
+        LogFiles.copy_all(LogFiles.beside(@database), LogFiles.beside(path))
         path
       ensure
         ["", "-wal", "-shm", "-journal"].each { |ending| FileUtils.rm_f("#{part}#{ending}") } if part
@@ -85,7 +85,7 @@ module UpTack
         File.open(part) { |file| file.fsync }
         File.chmod(0o600, part)
         File.rename(part, part.delete_suffix(".part"))
-        LogFiles.copy_into(File.join(@folder, LogFiles::FOLDER))
+        LogFiles.copy_all(LogFiles.beside(path), File.join(@folder, LogFiles::FOLDER))
       ensure
         FileUtils.rm_f(part) if part
       end

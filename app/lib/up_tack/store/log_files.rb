@@ -57,7 +57,7 @@ module UpTack
             folder: folder]
 
         # @return [String]
-        def folder = File.join(File.dirname(Database.path), FOLDER)
+        def folder = beside(Database.path)
 
         # @return [Integer] bytes of all files
         def bytes = held.sum { |_, path| path ? File.size(path) : 0 }
@@ -93,35 +93,31 @@ module UpTack
           []
         end
 
-        # Puts what another folder lacks into it, and takes out of it what lies in a longer file.
+        # The files of one folder, into another that lacks them: beside a database or a copy of it.
+        # @param source [String] need not be there
         # @param target [String]
         # @return [void]
         # @raise [SystemCallError]
-        def copy_into(target)
-          held.each { |part, path| copy(path, File.join(target, part.name)) if path }
+        def copy_all(source, target)
+          named(source).each { |part| copy(File.join(source, part.name), File.join(target, part.name)) }
           drop_replaced(target)
+          forget
         end
+
+        # @param database [String] path of a database, or of a copy
+        # @return [String] the folder beside it
+        def beside(database) = File.join(File.dirname(database), FOLDER)
 
         # Deletes files of a folder whose entries all lie in a longer one. One that knows of other entries is of another
         # moment, which a restore has cut off here, and stays.
         # @return [void]
         def drop_replaced(folder = self.folder)
-          named(folder).each do |other|
-            own = File.join(folder, other.name)
-            longer = held.any? do |part, path|
-              path && part.name != other.name && part.covers?(other) && seal_in(path, other) == seal_in(own, other)
-            end
-            FileUtils.rm_f(own) if longer
+          parts = named(folder)
+          seal = ->(part, other) { seal_in(File.join(folder, part.name), other) }
+          replaced = parts.select do |other|
+            parts.any? { |part| part != other && part.covers?(other) && seal[part, other] == seal[other, other] }
           end
-        end
-
-        # Takes files in that lie beside a backup and not here.
-        # @param source [String] a folder, which need not be there
-        # @return [void]
-        # @raise [SystemCallError]
-        def take_in(source)
-          named(source).each { |part| copy(File.join(source, part.name), File.join(folder, part.name)) }
-          forget
+          replaced.each { |part| FileUtils.rm_f(File.join(folder, part.name)) }
         end
 
         # Has a connection read through the files.

@@ -30,7 +30,7 @@ module UpTack
       # @raise [RunningBatch::Busy]
       def call(backup)
         path = Database.path
-        LogFiles.take_in(File.join(File.dirname(backup), LogFiles::FOLDER))
+        LogFiles.copy_all(LogFiles.beside(backup), LogFiles.folder)
         prepared = PrivateCopy.new(path, of: backup)
         prepared.open
         bring_up_to_date
