@@ -154,10 +154,11 @@ RSpec.describe "A file read by a worker process" do
     )
   end
 
-  # Processes that were forked from the one that is asked for work, by their numbers.
-  def workers
-    Dir["/proc/[0-9]*/cmdline"].select { |path| File.read(path).include?("support/work.rb") }
-      .map { |path| path[/\d+/].to_i }
+  # Numbers of the processes for long work that were forked for this one, or for one of them.
+  def workers(of = Process.pid)
+    children = Dir["/proc/#{of}/task/*/children"].flat_map { |path| File.read(path).split.map(&:to_i) }
+    own = children.select { |pid| File.read("/proc/#{pid}/cmdline").include?("support/work.rb") }
+    own + own.flat_map { |pid| workers(pid) }
   rescue SystemCallError
     retry # One has ended in the meantime.
   end
@@ -173,7 +174,7 @@ RSpec.describe "A file read by a worker process" do
     look = UpTack::Progress.new { seen |= workers - before }
     made = UpTack::Work.call("import", asked, person: person, progress: look).made
     expect([made > 4_500, seen.length]).to eq([true, 2])
-    Processes.until { (workers & seen).empty? }
+    Processes.until { seen.none? { |pid| File.exist?("/proc/#{pid}") } }
     expect(UpTack::Store::LogCheck.run.sound).to be(true)
   end
 end

@@ -45,6 +45,8 @@ module UpTack
       yield input, output
     rescue EOFError, SystemCallError, SignalException
       nil # Whoever asked is gone, or wants no more of it.
+    rescue => e
+      warn "Up Tack: work goes on without help, since #{e.message.lines.first.to_s.strip}"
     ensure
       exit!
     end
