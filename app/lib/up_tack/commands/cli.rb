@@ -182,7 +182,7 @@ module UpTack
 
       desc "move-log", "Move older entries of the change log into a file beside the database"
       long_desc <<~TEXT
-        A server does the same by itself, and History reads through those files. They leave the database when this is
+        A running server does the same, and History reads through those files. They leave the database when this is
         run again an hour later, so that whoever works in the meantime misses none.
 
         Example: uptack move-log --older-than 12

@@ -2,7 +2,7 @@
 
 module UpTack
   module Commands
-    # Moves older entries of the change log into a file beside the database, as a server does by itself:
+    # Moves older entries of the change log into a file beside the database, as a running server does:
     #
     #   uptack move-log --older-than 12
     #   Moved 41250 entries into data/log/up_tack-log-1-41250.sqlite3. They leave the database in an hour: run this

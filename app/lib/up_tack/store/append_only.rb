@@ -14,6 +14,12 @@ module UpTack
 
       # SQL for the number of the entry up to which all lie in LogFiles: those may leave the database.
       CLEARED = "(SELECT COALESCE(MAX(CAST(value AS INTEGER)), 0) FROM up_tack_settings WHERE name = 'log_cleared_to')"
+      # A row that tells of entries may tell of further ones, and leave once all of them have moved.
+      TOLD = {
+        update: "NEW.field_id = OLD.field_id AND NEW.entry_id = OLD.entry_id AND " \
+          "NEW.last_id > COALESCE(OLD.last_id, OLD.entry_id)",
+        delete: "COALESCE(OLD.last_id, OLD.entry_id) <= #{CLEARED}"
+      }.freeze
 
       module_function
 
@@ -21,15 +27,14 @@ module UpTack
       # trigger is for INSERT OR REPLACE, which deletes without firing the second.
       def guard(connection, table, name) = triggers(table, name).each_value { |sql| connection.execute(sql) }
 
-      # @param moved [String, nil] SQL for the number of the last entry that a row tells of, if it may be deleted
-      #   once all of them lie elsewhere
+      # @param allowed [Hash{Symbol=>String}] by verb, SQL under which it is allowed after all
       # @return [Hash{String=>String}] the same for a table without numbers of rows
-      def never_changed(table, name, moved: nil)
-        %w[UPDATE DELETE].to_h do |verb|
-          unless_moved = "WHEN #{moved} > #{CLEARED} " if moved && verb == "DELETE"
+      def never_changed(table, name, **allowed)
+        %i[update delete].to_h do |verb|
+          unless_allowed = "WHEN (#{allowed[verb]}) IS NOT TRUE " if allowed[verb]
           [
-            "#{table}_no_#{verb.downcase}",
-            "CREATE TRIGGER #{table}_no_#{verb.downcase} BEFORE #{verb} ON #{table} #{unless_moved}BEGIN SELECT " \
+            "#{table}_no_#{verb}",
+            "CREATE TRIGGER #{table}_no_#{verb} BEFORE #{verb.upcase} ON #{table} #{unless_allowed}BEGIN SELECT " \
               "RAISE(ABORT, '#{name} can only be added to'); END"
           ]
         end
@@ -40,23 +45,8 @@ module UpTack
         [
           *TABLES.map { |table, name| triggers(table, name) },
           never_changed("up_tack_numbers", "numbers that were given"),
-          told_on.merge(
-            never_changed("up_tack_changed", "the change log", moved: "COALESCE(OLD.last_id, OLD.entry_id)")
-              .slice("up_tack_changed_no_delete")
-          )
+          never_changed("up_tack_changed", "the change log", **TOLD)
         ].reduce(:merge)
-      end
-
-      # @return [Hash{String=>String}] lets a row tell of further entries, and of nothing else
-      def told_on
-        name = "up_tack_changed_no_update"
-        {
-          name =>
-            "CREATE TRIGGER #{name} BEFORE UPDATE ON up_tack_changed WHEN (NEW.field_id = OLD.field_id AND " \
-              "NEW.entry_id = OLD.entry_id AND NEW.last_id > COALESCE(OLD.last_id, OLD.entry_id)) IS NOT TRUE " \
-              "BEGIN SELECT " \
-              "RAISE(ABORT, 'the change log can only be added to'); END"
-        }
       end
 
       # @return [Hash{String=>String}] what guards a table that rows are only added to, by name

@@ -79,15 +79,22 @@ module UpTack
       # @return [void]
       # @raise [SystemCallError]
       def take(path)
-        FileUtils.mkdir_p(@folder, mode: 0o700)
-        part = File.join(@folder, "#{File.basename(path)}.part")
-        FileUtils.cp(path, part)
-        File.open(part) { |file| file.fsync }
-        File.chmod(0o600, part)
-        File.rename(part, part.delete_suffix(".part"))
+        Backups.put(path, File.join(@folder, File.basename(path)), 0o600)
         LogFiles.copy_all(LogFiles.beside(path), File.join(@folder, LogFiles::FOLDER))
+      end
+
+      # Copies a file so that it is there as a whole or not at all.
+      # @param mode [Integer] of the copy
+      # @return [void]
+      # @raise [SystemCallError]
+      def self.put(from, to, mode)
+        FileUtils.mkdir_p(File.dirname(to), mode: 0o700)
+        FileUtils.cp(from, "#{to}.part")
+        File.open("#{to}.part") { |file| file.fsync }
+        File.chmod(mode, "#{to}.part")
+        File.rename("#{to}.part", to)
       ensure
-        FileUtils.rm_f(part) if part
+        FileUtils.rm_f("#{to}.part")
       end
 
       # @param name [String]

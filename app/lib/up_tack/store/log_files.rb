@@ -99,7 +99,10 @@ module UpTack
         # @return [void]
         # @raise [SystemCallError]
         def copy_all(source, target)
-          named(source).each { |part| copy(File.join(source, part.name), File.join(target, part.name)) }
+          named(source).each do |part|
+            from, to = [source, target].map { |folder| File.join(folder, part.name) }
+            Backups.put(from, to, 0o400) unless File.size?(to)
+          end
           drop_replaced(target)
           forget
         end
@@ -163,18 +166,6 @@ module UpTack
           JSON.parse(setting(raw, SETTING) || "[]").map { |values| Part.new(*values) }
         rescue SQLite3::SQLException
           [] # A file that is being begun, or is none of Up Tack.
-        end
-
-        def copy(from, to)
-          return if File.size?(to)
-
-          FileUtils.mkdir_p(File.dirname(to), mode: 0o700)
-          FileUtils.cp(from, "#{to}.part")
-          File.open("#{to}.part") { |file| file.fsync }
-          File.chmod(0o400, "#{to}.part")
-          File.rename("#{to}.part", to)
-        ensure
-          FileUtils.rm_f("#{to}.part")
         end
 
         # @return [Integer] number of the entry up to which all are read in the files: without the last of them, what

@@ -151,7 +151,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
       const body = { typed: all, reasons, channel: "form", ...more, ...(id === null ? {} : { version: seen }) };
       return { sent: { key, body }, note };
     };
-    // The page goes before the last answer is here: what was typed is saved all the same.
+    // The page goes before the last answer is here: what was typed is saved anyway.
     let early: ReturnType<typeof compose> = null;
     const going = () => {
       early = compose(draft.soFar(), draft.reasons);

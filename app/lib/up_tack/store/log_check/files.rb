@@ -30,9 +30,7 @@ module UpTack
           numbers("SELECT MAX(id) AS id FROM #{schema}.up_tack_entries AS moved #{range} AND NOT EXISTS (" \
             "SELECT 1 FROM main.up_tack_entries AS kept WHERE kept.table_id = moved.table_id " \
             "AND kept.record_id = moved.record_id AND kept.id >= moved.id) GROUP BY table_id, record_id")
-            .each { |id|
-            verdict.fault(Core::Messages["store.files.latest_is_missing", id: id], id)
-          }
+            .each { |id| verdict.fault(Core::Messages["store.files.latest_is_missing", id: id], id) }
         end
 
         def numbers(sql) = LogCheck.rows("#{sql} ORDER BY id LIMIT #{MOST}").flatten
