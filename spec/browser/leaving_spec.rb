@@ -19,7 +19,7 @@ RSpec.describe "A save whose page goes right after it" do
     expect(page).to have_field("Received by", with: /\w/)
     find_field("Maker note").native.node.focus
     Typist.new(page.driver.browser.page, words: nil).press(text, [:control, "s"])
-    visit "/t/people/records"
+    visit "/t/members/records"
   end
 
   # What becomes of the line: each answer late, the first writes lost before or after the server has done its work.
