@@ -144,9 +144,24 @@ RSpec.describe "Several processes" do
       Processes.until { pieces.call > before + 200 }
       asked = builder.asked("/api/tables/pieces/records?sort=piece")
       expect(@ending.stop).to be < 20
-      expect([begun["state"], asked.read[/\AHTTP\S+ (\d+)/, 1]]).to eq(%w[running 200])
+      expect([begun["state"], asked.read[/\AHTTP\S+ (\d+)/, 1], @ending.left]).to eq(["running", "200", []])
       @ending.start
       expect([pieces.call, file.get_first_value("SELECT COUNT(*) FROM up_tack_running")]).to eq([before, 0])
+    end
+
+    it "leave nobody behind who goes on, whatever it waits for" do
+      @ending.stop
+      FileUtils.rm_rf(File.join(@ending.folder, "backups"))
+      @ending.start
+      # Whoever makes the backup that is due waits to write it into the log.
+      other = SQLite3::Database.new(File.join(@ending.folder, "up_tack.sqlite3"))
+      other.busy_timeout = 10_000
+      other.transaction(:immediate) do
+        Processes.until { Dir[File.join(@ending.folder, "backups", "*.sqlite3")].any? }
+        expect(@ending.stop).to be < 20
+      end
+      expect(@ending.left).to eq([])
+      @ending.start
     end
   end
 end

@@ -11,12 +11,12 @@ class ServeProcesses
   # Threads of each: more than can be busy at a time, since some wait for their turn, and those who save must not.
   THREADS = [2, 32].freeze
   # Seconds, after somebody asked it to end, for requests, and then for long work, to come to their end.
-  REQUESTS = 12
-  JOBS = 5
+  REQUESTS = 11
+  JOBS = 4
   # Characters of a folder for temporary files in which a socket can lie.
   LONGEST = 60
   # Whoever has not ended by then is ended.
-  ALL = 19
+  ALL = 16
 
   # @param settings [UpTack::Environment]
   # @yield once it listens and hears signals

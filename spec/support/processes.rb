@@ -80,6 +80,15 @@ class Processes
       .select { |number| UpTack::Store::PrivateCopy.alive?(number) }
   end
 
+  # @return [Array<Integer>] numbers of all that were started in its folder and have not ended, whoever started them
+  def left
+    Dir["/proc/[0-9]*/environ"].filter_map do |path|
+      path[/\d+/].to_i if File.binread(path).include?("UP_TACK_DATA=#{@folder}\0")
+    rescue SystemCallError
+      nil # It has ended, or is somebody else's.
+    end
+  end
+
   # @return [Integer] seconds that it took to end
   def stop(signal = "TERM")
     begun = Process.clock_gettime(Process::CLOCK_MONOTONIC)

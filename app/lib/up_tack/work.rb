@@ -35,6 +35,8 @@ module UpTack
 
     # Seconds between two looks at whether somebody wants it stopped.
     LOOK = 0.1
+    # Seconds that the process which is asked takes at most to end, with those that it forked.
+    ENDING = Server::ENDING.values.sum + 1
     SCRIPT = Installation.path("bin", "support", "work.rb")
     NEVER = ->(_) { false }
 
@@ -136,7 +138,7 @@ module UpTack
       # @return [void]
       def start = @mutex.synchronize { @control ||= spawn }
 
-      # Asks for no more; what goes on comes to its end.
+      # Asks for no more, and waits until nothing goes on: what takes longer than a moment is cut off.
       # @return [void]
       def leave
         @mutex.synchronize do
@@ -144,7 +146,8 @@ module UpTack
 
           @control.close
           @control = nil
-          Process.kill("TERM", @process)
+          Process.kill("TERM", @process.pid)
+          @process.join(ENDING) || Process.kill("KILL", @process.pid)
         end
       rescue Errno::ESRCH
         nil # It has ended already.
@@ -199,12 +202,12 @@ module UpTack
 
       def spawn
         own, other = UNIXSocket.pair
-        @process =
+        number =
           Process.spawn(
             RbConfig.ruby, *Installation::COMPILING, SCRIPT, other.fileno.to_s,
             other => other, :pgroup => true, :in => File::NULL
           )
-        Process.detach(@process)
+        @process = Process.detach(number)
         other.close
         own
       end

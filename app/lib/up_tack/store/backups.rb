@@ -61,6 +61,7 @@ module UpTack
         FileUtils.mkdir_p(to ? File.dirname(to) : @folder)
         File.chmod(0o700, @folder) unless to
         path = to || fresh(why, now)
+        Backups.forget_parts(File.dirname(path))
         part = "#{path}.part"
         FileUtils.rm_f(part)
         File.open(part, File::WRONLY | File::CREAT | File::EXCL, 0o600) { nil }
@@ -72,6 +73,19 @@ module UpTack
         path
       ensure
         ["", "-wal", "-shm", "-journal"].each { |ending| FileUtils.rm_f("#{part}#{ending}") } if part
+      end
+
+      # Seconds after which nobody writes to a part of a copy any more: it was cut off.
+      CUT_OFF = 3_600
+
+      # Deletes what a copy that was cut off has left.
+      # @param folder [String]
+      # @return [void]
+      def self.forget_parts(folder)
+        parts = Dir[File.join(folder, "up_tack-*.part*")]
+        FileUtils.rm_f(parts.select { |each| File.mtime(each) < Time.now - CUT_OFF })
+      rescue Errno::ENOENT
+        nil # Another process has done it.
       end
 
       # Takes in a copy that was made elsewhere.
