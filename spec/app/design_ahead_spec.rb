@@ -94,6 +94,66 @@ RSpec.describe "A design change of many records" do
     end
   end
 
+  # All records, and what is noted of numbers or set aside, as it stands in the file.
+  def everything
+    connection = UpTack::Store::Database.connection
+    names = connection.tables.grep(/\A(pieces|up_tack_(numbers|counters|aside_.*))\z/)
+    names.to_h { |name| [name, everything_of(name)] }
+  end
+
+  def everything_of(name) =
+    UpTack::Store::Database.connection.select_all("SELECT * FROM #{name}").map { |row| row.sort.to_h }.sort_by(&:to_s)
+
+  # What somebody alone makes of the file as it is, without a copy of what many records will have.
+  # @yield changes the design
+  def alone(&)
+    was = File.join(Dir.mktmpdir, "was.sqlite3")
+    UpTack::Store::Backups.copy(UpTack::Store::Database.path, was, UpTack::Store::Backups::ALL)
+    UpTack::Store::PrivateCopy.during(of: was) do
+      workspace.renew
+      yield
+      everything
+    end
+  ensure
+    workspace.renew
+  end
+
+  pin = ->(rule) { Core::Design::Changes::PinRule.new(table: "pieces", rule: rule.merge("field" => "seen")) }
+  retype = ->(parts) { Core::Design::Changes::ChangeField.new(table: "pieces", field: "seen", parts: parts) }
+  {
+    "becomes a number" => retype["type" => "number"],
+    "becomes a date" => retype["type" => "date"],
+    "becomes a link" => retype["type" => "link", "target" => "titles"],
+    "is numbered" => pin["kind" => "number", "formula" => '"PC-" & counter(5)'],
+    "is kept without separators" => pin["kind" => "mask", "mask" => '2UPPER "-" 5DIGIT', "separators" => "drop"]
+  }.each_with_index do |(name, given), seed|
+    it "gives a text that #{name} what it would if nobody had saved in the meantime, there and back" do
+      chance = Random.new(RSpec.configuration.seed + seed)
+      titles = everything_of("titles").map { |row| row["text"] }
+      texts = ["12", "7.5", "none", "1e3", "2026-05-01", *titles, *(1..40).map { |count| format("PC-%05d", count) }]
+      retext = -> do
+        id = pieces.page(limit: 100).map(&:first).sample(random: chance)
+        save("pieces", {"seen" => texts.delete(texts.sample(random: chance))}, id)
+      end
+      change(:AddField, table: "pieces", parts: {"label" => "Seen", "type" => "text"})
+      25.times { retext.call }
+      expected = nil
+      made = designing do
+        others_save(chance)
+        3.times { retext.call }
+        expected = alone { design.call(given) }
+      end
+      made.call(given)
+      expect(everything).to eq(expected)
+      back = designing do
+        others_save(chance)
+        expected = alone { design.undo }
+      end
+      back.undo
+      expect([everything, stale]).to eq([expected, []])
+    end
+  end
+
   it "undoes, redoes and restores in the same way" do
     chance = Random.new(RSpec.configuration.seed)
     before = workspace.revision_id

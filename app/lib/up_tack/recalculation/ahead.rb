@@ -37,6 +37,19 @@ module UpTack
       def saved_in(table) =
         saves_since&.filter_map { |entry| entry.record_id if entry.table_id == table.id }&.uniq
 
+      # Gives a column that was written anew in the copy what it has there, but for records that were saved since.
+      # @param table [Core::Design::Table] after the change
+      # @param field [Core::Design::Field] after the change
+      # @param except [Array<Integer>] those records
+      # @return [void]
+      def take_column(table, field, except) = copy(table.key, field.key, besides(except))
+
+      # Takes note of the numbers that were noted in the copy, but for those of records that were saved since.
+      # @param field [Core::Design::Field]
+      # @param except [Array<Integer>] those records
+      # @return [void]
+      def take_numbers(field, except) = Store::Counters.take_over(Ahead::NAME, field.id, except)
+
       # Fills blanks of a field as they are filled in the copy, as Store::FilledFromLog knows them from then on.
       # @param table [Core::Design::Table]
       # @param field [Core::Design::Field]
@@ -44,28 +57,28 @@ module UpTack
       # @return [Array<Integer>] those that were filled
       def fill(table, field, except)
         rows, column = [table.key, field.key].map { |name| Store::Database.quoted(name) }
-        which = "FROM #{Ahead::NAME}.#{rows} AS copy JOIN main.#{rows} AS own ON own.id = copy.id " \
-          "WHERE own.#{column} IS NULL AND copy.#{column} IS NOT NULL AND " \
-          "copy.id NOT IN (SELECT value FROM json_each('#{JSON.generate(except)}'))"
-        connection = Store::Database.connection
-        ids = connection.select_values("SELECT copy.id #{which}")
-        Store::FilledFromLog.note_all(field, "SELECT copy.id, copy.#{column} #{which}")
-        found = "(SELECT copy.#{column} FROM #{Ahead::NAME}.#{rows} AS copy WHERE copy.id = #{rows}.id)"
-        connection.execute("UPDATE main.#{rows} SET #{column} = #{found} " \
-          "WHERE id IN (SELECT value FROM json_each('#{JSON.generate(ids)}'))")
+        which = "FROM #{Ahead::NAME}.#{rows} AS #{Ahead::OTHER} JOIN main.#{rows} AS up_tack_own " \
+          "ON up_tack_own.id = #{Ahead::OTHER}.id WHERE up_tack_own.#{column} IS NULL " \
+          "AND #{Ahead::OTHER}.#{column} IS NOT NULL AND #{besides(except)}"
+        ids = Store::Database.connection.select_values("SELECT #{Ahead::OTHER}.id #{which}")
+        Store::FilledFromLog.note_all(field, "SELECT #{Ahead::OTHER}.id, #{Ahead::OTHER}.#{column} #{which}")
+        copy(table.key, field.key, "#{Ahead::OTHER}.id IN (SELECT value FROM json_each('#{JSON.generate(ids)}'))")
         ids
       end
 
       private
 
-      def copy(table, field)
-        table, field = [table, field].map { |name| Store::Database.connection.quote_table_name(name) }
-        found = "(SELECT copy.#{field} FROM #{Ahead::NAME}.#{table} copy WHERE copy.id = #{table}.id)"
+      # @param which [String] SQL that says which records
+      def copy(table, field, which = "TRUE")
+        table, field = [table, field].map { |name| Store::Database.quoted(name) }
+        other = Ahead::OTHER
         Store::Database.connection.execute(
-          "UPDATE main.#{table} SET #{field} = #{found} " \
-            "WHERE id IN (SELECT id FROM #{Ahead::NAME}.#{table}) AND #{field} IS NOT #{found}"
+          "UPDATE main.#{table} SET #{field} = #{other}.#{field} FROM #{Ahead::NAME}.#{table} AS #{other} " \
+            "WHERE #{other}.id = #{table}.id AND #{table}.#{field} IS NOT #{other}.#{field} AND #{which}"
         )
       end
+
+      def besides(ids) = "#{Ahead::OTHER}.id NOT IN (SELECT value FROM json_each('#{JSON.generate(ids)}'))"
 
       # @return [Array<Store::Entry>, nil] nil where there are so many that all may be calculated as well
       def saves_since
@@ -75,6 +88,8 @@ module UpTack
     end
     # Under which the copy is at hand.
     Ahead::NAME = "up_tack_ahead"
+    # A table of it within SQL, where no table of a builder has that name.
+    Ahead::OTHER = "up_tack_other"
     # Records of a table from which on it is worth a copy, and saves that are looked at again.
     Ahead::MANY = 5_000
     Ahead::MOST_SAVES = 20_000

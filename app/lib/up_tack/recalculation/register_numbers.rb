@@ -13,45 +13,54 @@ module UpTack
 
       # @param from [Core::Design::Project, nil]
       # @param to [Core::Design::Project]
-      def run(from, to)
-        before =
-          rules(from).to_h do |table, rule|
-            [rule.id, [table.field(rule.field).id, rule.attributes.except("note", "name")]]
-          end
-        rules(to).each do |table, rule|
-          unless before[rule.id] == [table.field(rule.field).id, rule.attributes.except("note", "name")]
-            adopt(table, rule)
-          end
-        end
+      # @return [Array<Array(Core::Design::Table, Core::Rules::Rule)>] rules that number otherwise than before
+      def self.fresh(from, to)
+        known = rules(from).to_h { |table, rule| [rule.id, mark(table, rule)] }
+        rules(to).reject { |table, rule| known[rule.id] == mark(table, rule) }
       end
+
+      def self.rules(project) =
+        project ? project.tables.flat_map { |table| table.rules.select(&:numbers?).map { |rule| [table, rule] } } : []
+
+      def self.mark(table, rule) = [table.field(rule.field).id, rule.attributes.except("note", "name")]
+      private_class_method :rules, :mark
+
+      # @param from [Core::Design::Project, nil]
+      # @param to [Core::Design::Project]
+      # @param ahead [Ahead, nil] where the same was done before
+      # @return [void]
+      def run(from, to, ahead: nil) =
+        RegisterNumbers.fresh(from, to).each { |table, rule| adopt(table, rule, ahead) }
 
       private
 
-      def rules(project) =
-        if project
-          project.tables.flat_map { |table| table.rules.select(&:numbers?).map { |rule| [table, rule] } }
-        else
-          []
-        end
-
-      def adopt(table, rule)
+      def adopt(table, rule, ahead)
         compiled = rule.compile(table)
+        left = ahead && take_over(table, compiled, ahead)
         counters = Store::Counters.new(buffered: true)
         rows = Store::RecordTable.new(table)
-        @progress.begin(table.label, table.field(rule.field).label, rows.count)
-        rows.each_batch do |batch|
+        @progress.begin(table.label, table.field(rule.field).label, left&.length || rows.count)
+        rows.each_batch(left) do |batch|
           take_note(compiled, batch, counters)
           counters.finish
           @progress.advance(batch.length)
         end
       end
 
+      # What was noted in a copy stands for all records that nobody has saved since.
+      # @return [Array<Integer>, nil] those that somebody has; nil where the others may have changed nevertheless
+      def take_over(table, compiled, ahead)
+        return if paths_of(compiled).any?
+
+        ahead.saved_in(table)&.tap { |saved| ahead.take_numbers(compiled.field, saved) }
+      end
+
+      def paths_of(compiled) =
+        [compiled.formula, compiled.series].compact.flat_map { |formula| @workspace.project.upkeep.paths_of(formula) }
+
       def take_note(compiled, batch, counters)
         context = @workspace.context
-        paths =
-          [compiled.formula, compiled.series].compact
-            .flat_map { |formula| @workspace.project.upkeep.paths_of(formula) }
-        context.records.preload(paths, batch)
+        context.records.preload(paths_of(compiled), batch)
         batch.each do |id, values|
           number = values[compiled.field.key]
           next if number.nil?

@@ -48,11 +48,13 @@ module UpTack
         true
       end
 
-      # @yield [id, raw] for each value set aside last; it is forgotten afterwards
+      # @param ids [Array<Integer>, nil] of these records alone
+      # @yield [id, raw] for each value set aside last; all of it is forgotten afterwards
       # @return [Boolean] whether there were any
-      def take_values(field)
+      def take_values(field, ids = nil)
         name = names(field.id).last or return false
-        connection.select_rows("SELECT id, value FROM #{quoted(name)}").each { |id, value| yield id, value }
+        which = " WHERE id IN (SELECT value FROM json_each('#{JSON.generate(ids)}'))" if ids
+        connection.select_rows("SELECT id, value FROM #{quoted(name)}#{which}").each { |id, value| yield id, value }
         connection.drop_table(name)
         true
       end

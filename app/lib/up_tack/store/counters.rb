@@ -19,11 +19,30 @@ module UpTack
       PATIENCE = 60
       MOST_HELD = 100_000
 
+      # What was noted elsewhere of a field's numbers, but for those of some records, and how far each series has come.
+      TAKE_NUMBERS = <<~SQL
+        INSERT OR IGNORE INTO main.up_tack_numbers (field_id, text, record_id, series, count)
+        SELECT field_id, text, record_id, series, count FROM %<other>s.up_tack_numbers
+        WHERE field_id = ? AND record_id NOT IN (SELECT value FROM json_each(?))
+      SQL
+      TAKE_COUNTS = "SELECT series, next, highest FROM %<other>s.up_tack_counters WHERE field_id = ?"
+
       # How often numbers were written: whoever remembers some sees by it whether
       # another one has written since.
       @written = 0
       class << self
         attr_accessor :written
+      end
+
+      # Takes over what was noted in another database that is attached.
+      # @param other [String] its name
+      # @param field [String] id
+      # @param except [Array<Integer>] records whose numbers are left
+      # @return [void]
+      def self.take_over(other, field, except)
+        Statements.run(format(TAKE_NUMBERS, other: other), field, JSON.generate(except))
+        Statements.run(format(TAKE_COUNTS, other: other), field).each { |counts| Statements.run(MOVE, field, *counts) }
+        self.written += 1
       end
 
       # @param buffered [Boolean] whether what was taken is written only by `finish`

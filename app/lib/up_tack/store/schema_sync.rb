@@ -12,13 +12,26 @@ module UpTack
       # @param back [Boolean] whether this undoes a change
       # @param renamed [Hash{String=>Hash{String=>String}}] choices that the change renamed, or that
       #   get their names back: new names by old ones, by id of the field
-      def initialize(from, to, back: false, renamed: {})
+      # @param ahead [Recalculation::Ahead, nil] where the same was done before
+      def initialize(from, to, back: false, renamed: {}, ahead: nil)
         @from = from
         @to = to
         @back = back
         @renamed = renamed
+        @ahead = ahead
         @replaced = Replaced.new
         @connection = Database.connection
+      end
+
+      # @return [Array<Core::Design::Table>] those, before the change, of which whole columns are read and written anew
+      def self.written_anew(from, to)
+        after = to.tables.flat_map { |table| table.fields.map { |field| [[table.id, field.id], field] } }.to_h
+        from.tables.select do |table|
+          table.kept_fields.any? do |field|
+            other = after[[table.id, field.id]]
+            other && (TypeConversion.needed?(from, to, field, other) || Separators.needed?(field, other))
+          end
+        end
       end
 
       # @return [Replaced] the fields that have other values by it
@@ -96,10 +109,10 @@ module UpTack
 
       def change_column(old, new, before, after)
         if TypeConversion.needed?(@from, @to, before, after)
-          TypeConversion.new(@from, @to, new, before, after).run(@replaced, back: @back)
+          TypeConversion.new(@from, @to, new, before, after).run(@replaced, back: @back, ahead: @ahead)
         end
         rename_choices(new, before, after) if @renamed.key?(after.id)
-        write_anew(new, before, after) if before.type == after.type && before.bare&.words != after.bare&.words
+        Separators.new(new, before, after).follow(@ahead) if Separators.needed?(before, after)
         follow_rule(old, new, before, after)
       end
 
@@ -110,16 +123,6 @@ module UpTack
 
       def stamped?(table, field) =
         table.rules.any? { |rule| rule.field == field.key && rule.backfills? }
-
-      # Leaves separators out of what is stored from now on, or puts them in.
-      def write_anew(table, before, after)
-        reader = ColumnCodec.reader(before)
-        model = RecordTable.model(table.key)
-        model.where.not(after.key => nil).pluck(:id, after.key).each do |id, raw|
-          cell = ColumnCodec.write(reader.call(raw), after)
-          model.where(id: id).update_all(after.key => cell) unless cell == raw
-        end
-      end
 
       # What people typed is set aside when a field begins to be worked out.
       def follow_rule(old, new, before, after)

@@ -28,20 +28,22 @@ module UpTack
       # @param replaced [Replaced] takes note
       # @param back [Boolean] whether to bring back the values set aside, for the
       #   records that nobody changed since
-      def run(replaced, back: false)
+      # @param ahead [Recalculation::Ahead, nil] where the same was done before
+      def run(replaced, back: false, ahead: nil)
         replaced.note(@table, @new)
-        current = read_all
-        originals = back ? taken_back : {}
+        left = ahead && left_by(ahead)
+        current = read(left)
+        originals = back ? taken_back(left) : {}
         Archive.put_column(@table, renamed) unless back
         replace_column
-        write = writing
         current.each do |id, value|
           original = originals[id]
           kept = original unless original.nil? || turned(original, @new, @old) != value
           kept = turned(value, @old, @new) if kept.nil?
-          Statements.run(write, ColumnCodec.write(kept, @new), id) unless kept.nil?
+          write(id, kept) unless kept.nil?
         end
-        restore_lost(originals, current, write)
+        restore_lost(originals, current)
+        ahead.take_column(@table, @new, left) if left
       end
 
       # @return [Hash] lost: how many values the new type can't hold, examples: some
@@ -91,36 +93,37 @@ module UpTack
 
       private
 
+      # @return [Array<Integer>, nil] records that were saved since; nil where any may have become another value since,
+      #   by what a record of another table is called
+      def left_by(ahead)
+        linked = [[@from, @old], [@to, @new]].select { |_, field| field.link? }
+        return if linked.any? { |project, field| ahead.saved_in(project.table(field.target))&.empty? != true }
+
+        ahead.saved_in(@table)
+      end
+
       # Values that did not fit the type now left were blank in it.
-      def restore_lost(originals, current, write)
+      def restore_lost(originals, current)
         known = current.to_h
         originals.each do |id, value|
-          next if known.key?(id) || !turned(value, @new, @old).nil?
-          Statements.run(write, ColumnCodec.write(value, @new), id)
+          write(id, value) unless known.key?(id) || !turned(value, @new, @old).nil?
         end
       end
 
-      # Nobody saves for as long as it takes.
-      def writing = "UPDATE #{Database.quoted(@table.key)} SET #{Database.quoted(@new.key)} = ? WHERE id = ?"
+      def write(id, value) = WholeColumn.write(@table, @new.key, id, ColumnCodec.write(value, @new))
 
       # The column carries the new key by now, and still the old type.
       def renamed = Core::Design::Field.new(**@old.to_h, key: @new.key)
 
-      def read_all
+      def read(ids)
         reader = ColumnCodec.reader(@old)
-        column = Database.connection.quote_table_name(@new.key)
-        found =
-          Database.connection.select_rows(
-            "SELECT id, #{column} FROM #{Database.connection.quote_table_name(@table.key)} " \
-              "WHERE #{column} IS NOT NULL"
-          )
-        found.map { |id, raw| [id, reader.call(raw)] }
+        WholeColumn.read(@table, @new.key, ids).map { |id, raw| [id, reader.call(raw)] }
       end
 
-      def taken_back
+      def taken_back(ids)
         reader = ColumnCodec.reader(@new)
         found = {}
-        Archive.take_values(@new) { |id, value| found[id] = reader.call(value) }
+        Archive.take_values(@new, ids) { |id, value| found[id] = reader.call(value) }
         found
       end
 

@@ -97,13 +97,20 @@ module UpTack
 
         def calculate(to, **what, &)
           from = @workspace.project
-          stale = Recalculation::AfterDesign.new(from, to).dirty.all
-          filled = Recalculation::BackfillFromLog.fresh(from, to).map { |table, _| [table.key] }
-          return yield if [*stale, *filled].none? { |table, _| from.table(table) && many_in?(table) }
+          touched = [
+            *Recalculation::AfterDesign.new(from, to).dirty.all.map(&:first),
+            *Recalculation::BackfillFromLog.fresh(from, to).map { |table, _| table.key },
+            *Recalculation::RegisterNumbers.fresh(from, to).map { |table, _| table.key },
+            *Store::SchemaSync.written_anew(from, to).map(&:key)
+          ]
+          return yield if touched.none? { |table| from.table(table) && many_in?(table) }
 
           @found = @ahead.call(**what)
           @found.attached(&)
         end
+
+        # What was calculated ahead, unless the design has become another one in the meantime.
+        def found = (@found if @found&.revision == @workspace.revision_id)
 
         def many? = @workspace.project.tables.any? { |table| many_in?(table.key) }
 
@@ -117,11 +124,13 @@ module UpTack
 
             renamed = change.renamed_choices
             Services::ChoicesInUse.new(@workspace).check(from, to, renamed: renamed)
-            replaced = Store::SchemaSync.new(from, to, renamed: renamed).follow
+            ahead = found
+            replaced = Store::SchemaSync.new(from, to, renamed: renamed, ahead: ahead).follow
             keep(
               to,
               from,
               [replaced],
+              ahead: ahead,
               action: "change",
               summary: change.summary,
               renamed_choices: (JSON.generate(renamed) if renamed.any?)
@@ -131,6 +140,7 @@ module UpTack
 
         # Takes the real tables to the state after a revision, change by change.
         def go_to(revision, **entry)
+          ahead = found
           steps =
             Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id)
           replaced =
@@ -140,10 +150,12 @@ module UpTack
                 project_of(step.from),
                 project_of(step.to),
                 back: step.back,
-                renamed: renamed
+                renamed: renamed,
+                # Of the states in between there is no copy.
+                ahead: (ahead if steps.one?)
               ).follow
             end
-          keep(project_of(revision.id), @workspace.project, replaced, **entry)
+          keep(project_of(revision.id), @workspace.project, replaced, ahead: ahead, **entry)
         end
 
         # The design of a revision, in which no id is given twice even so.
@@ -155,9 +167,9 @@ module UpTack
 
         # Keeps the new state, and works out again what it makes stale.
         # @param replaced [Array<Store::Replaced>] fields with other values than before
+        # @param ahead [Recalculation::Ahead, nil] where the same was done before
         # @param more [Hash] what else the revision says
-        def keep(project, from, replaced, action:, summary:, target: nil, **more)
-          before = @workspace.revision_id
+        def keep(project, from, replaced, action:, summary:, target: nil, ahead: nil, **more)
           Store::Revision.create!(
             made_at: @workspace.clock.now,
             person_id: @workspace.person.id,
@@ -169,9 +181,8 @@ module UpTack
             **more
           )
           @workspace.renew
-          Recalculation::RegisterNumbers.new(@workspace, progress: @progress).run(from, project)
+          Recalculation::RegisterNumbers.new(@workspace, progress: @progress).run(from, project, ahead: ahead)
           backfilled = Store::Replaced.new
-          ahead = @found if @found&.revision == before
           Recalculation::BackfillFromLog.run(
             @workspace, from, project, backfilled, progress: @progress, ahead: ahead
           )
