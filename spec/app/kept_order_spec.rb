@@ -7,9 +7,9 @@ require "store_helper"
 RSpec.describe "The order of a list that others change" do
   words = ["Ärmel", "ärmel", "mug", "Mug", "Straße", "strasse", "_x", "", nil, "100 %", "z" * 700].freeze
   sorts = ["words", "-words", "amount,-words", "-day,amount", "done,-id", "other", "-other,words", "version",
-    "-version"]
+    "-version", "twice,words", "-others"]
   filters = [nil, "amount > 3", "words is not blank and done", "other is not blank", "other.words = \"mug\"",
-    "amount + 1 < 6"]
+    "amount + 1 < 6", "others > 3", "twice is blank"]
 
   before do
     change(:AddTable, label: "Odds")
@@ -17,6 +17,11 @@ RSpec.describe "The order of a list that others change" do
       change(:AddField, table: "odds", parts: {"label" => label, "type" => type})
     end
     change(:AddField, table: "odds", parts: {"label" => "Other", "type" => "link", "target" => "odds"})
+    {"twice" => "amount * 2", "others" => "sum(odds.amount)"}.each do |field, formula|
+      change(:AddField, table: "odds", parts: {"label" => field.capitalize, "type" => "number"})
+      rule = {"kind" => "calculation", "field" => field, "formula" => formula}
+      change(:PinRule, table: "odds", rule: rule)
+    end
     drafts = Array.new(120) { |at| {typed: typed(at)} }
     UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(table: "odds", drafts: drafts, summary: "Odds")
   end
@@ -51,14 +56,31 @@ RSpec.describe "The order of a list that others change" do
     UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "odds", id: id, typed: some).record.id
   end
 
+  # Many records are given one value, or get back what they had.
+  def somebody_changes_many
+    if @batch && random.rand(2).zero?
+      UpTack::UseCases::History::UndoBatch.new(workspace).call(@batch)
+      return @batch = nil
+    end
+
+    ids = UpTack::Store::Database.connection.select_values("SELECT id FROM odds").sample(60, random: random)
+    @batch = UpTack::UseCases::Bulk::Change.new(workspace).call(
+      table: "odds", kind: "change", ids: ids, typed: typed(0).to_a.sample(1, random: random).to_h, keep: "passing"
+    ).batch
+  end
+
   it "is the same as without memory, whatever was saved since" do
+    stub_const("UpTack::Services::KeptOrder::MOST_SAVES", 50)
     views = Array.new(6) { {sort: sorts.sample(random: random), filter: filters.sample(random: random)}.compact }
     caught_up = 0
     allow_any_instance_of(UpTack::Services::KeptOrder).to receive(:catch_up)
       .and_wrap_original { |catch_up, *known| catch_up.call(*known).tap { |ids| caught_up += 1 if ids } }
     ids = ->(view) { UpTack::Services::View.new(workspace, "odds", **view).selection.ids }
     Thorough.rounds(6).times do
-      kept = Array.new(3) { random.rand(1..3).times { somebody_saves } && views.map(&ids) }.last
+      kept = Array.new(3) do
+        random.rand(4).zero? ? somebody_changes_many : random.rand(1..3).times { somebody_saves }
+        views.map(&ids)
+      end.last
       UpTack::Services::Selection::KNOWN.clear
       expect(views.zip(kept)).to eq(views.zip(views.map(&ids)))
     end

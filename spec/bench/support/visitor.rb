@@ -32,6 +32,9 @@ class Visitor
     [answer.code.to_i, answer["content-type"].to_s.include?("json") ? JSON.parse(answer.body) : answer.body]
   end
 
+  # @return [String] a file that is handed out
+  def file(path) = ask("GET", path).then { |code, told| (code == 200) ? told : raise("#{path}: #{told}") }
+
   # Asks for work that takes long, and waits until it has ended.
   # @return [Object] what it tells
   def work(method, path, body = {})

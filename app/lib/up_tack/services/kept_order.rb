@@ -4,21 +4,25 @@ module UpTack
   module Services
     # Brings an order of records that was found before up to date by the change log: records that were saved since
     # are looked at again and put where they belong now. So a list of many thousands need not be sorted again whenever
-    # somebody saves one record.
+    # somebody saves one record, or changes what it is not ordered by in many.
     class KeptOrder
-      # Saves since the last look beyond which everything is asked for again.
+      # Saves since the last look beyond which everything is asked for again: those that may move a record, and all.
       MOST_SAVES = 200
+      MOST_LOOKED = 50_000
 
       # @param table [Core::Design::Table]
       # @param query [Store::Query] which the database alone answers
       # @param keys [SortKeys]
       # @param other_tables [Array<String>, nil] ids of the tables whose records decide on the order too; nil where
       #   that can't be told
-      def initialize(table, query, keys, other_tables)
+      # @param decisive [Array<String>, nil] ids of the table's fields on which the order depends, none of which
+      #   follows what others save; nil where it may depend on any
+      def initialize(table, query, keys, other_tables, decisive)
         @table = table
         @query = query
         @keys = keys
         @other_tables = other_tables
+        @decisive = decisive
       end
 
       # @param ids [Array<Integer>] as they were
@@ -41,15 +45,30 @@ module UpTack
 
       # @return [Array<Integer>, nil] records of the table
       def changed_since(seen, latest)
+        return if latest - seen > MOST_LOOKED
+
         saves = Store::Statements.run(
           "SELECT table_id, record_id, followed FROM main.up_tack_entries " \
-            "WHERE id > ? AND id <= ? LIMIT #{MOST_SAVES + 1}",
-          seen, latest
+            "WHERE id > ? AND id <= ? AND (#{moving}) LIMIT #{MOST_SAVES + 1}",
+          seen, latest, *@decisive
         )
         return if saves.length > MOST_SAVES
-        return if saves.any? { |table, _, followed| followed || table.empty? || @other_tables.include?(table) }
+        return if saves.any? { |table, _, followed| (followed && !@decisive) || elsewhere.include?(table) }
 
-        saves.filter_map { |table, id, _| id if table == @table.id }.uniq
+        saves.map { |_, id, _| id }.uniq
+      end
+
+      # @return [Array<String>] ids of tables of which any save may change the order
+      def elsewhere = ["", *@other_tables]
+
+      # @return [String] SQL that says which entries may change the order
+      def moving
+        own, *others = [@table.id, *elsewhere].map { |id| Store::Database.connection.quote(id) }
+        any = "table_id IN (#{others.join(", ")})"
+        return "table_id = #{own} OR followed IS NOT NULL OR #{any}" unless @decisive
+
+        telling = @decisive.map { Store::FieldChangeIndex.of_entry("main.") }
+        "(table_id = #{own} AND (#{["action <> 'update'", *telling].join(" OR ")})) OR #{any}"
       end
 
       def without(ids, changed)

@@ -86,7 +86,20 @@ module UpTack
       # @return [Array<Integer>, nil] from those that were found before somebody saved something
       def caught_up
         before, ids = KNOWN.latest(base)
-        KeptOrder.new(@table, query, keys, other_tables).catch_up(ids, before, latest) if ids && query.whole?
+        return unless ids && query.whole?
+
+        KeptOrder.new(@table, query, keys, other_tables, decisive).catch_up(ids, before, latest)
+      end
+
+      # @return [Array<String>, nil] ids of the fields by which records are let through and ordered; nil where one of
+      #   them, or what a link is called, may follow what others save, or the version is among them
+      def decisive
+        return if @sorts.any? { |sort| sort.version? || sort.field.link? }
+
+        keys = [*@sorts.map { |sort| sort.field.key }, *@filter&.references&.map(&:key)].uniq
+        return if keys.any? { |key| key.nil? || @table.worked_out?(key) }
+
+        keys.map { |key| @table.field(key).id }
       end
 
       # Names that are calculated, and texts looked for among names, follow more than the log tells here.

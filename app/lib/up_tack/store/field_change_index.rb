@@ -17,10 +17,11 @@ module UpTack
           SELECT value, (SELECT MAX(entry_id) FROM main.up_tack_changed WHERE field_id = value) FROM json_each(?1))
         AND COALESCE(last_id, entry_id) = ?2 - 1 RETURNING field_id
       SQL
-      # Whether an entry tells of a field.
-      OF_ENTRY = <<~SQL
-        (SELECT COALESCE(last_id, entry_id) FROM up_tack_changed WHERE field_id = ? AND entry_id <= up_tack_entries.id
-         ORDER BY entry_id DESC LIMIT 1) >= up_tack_entries.id
+      # @param of [String] where it is looked up, with its dot, if not wherever the log lies
+      # @return [String] SQL that says whether one of up_tack_entries tells of a field, whose id is yet to be bound
+      def self.of_entry(of = "") = <<~SQL
+        (SELECT COALESCE(last_id, entry_id) FROM #{of}up_tack_changed WHERE field_id = ?
+         AND entry_id <= up_tack_entries.id ORDER BY entry_id DESC LIMIT 1) >= up_tack_entries.id
       SQL
 
       # All entries that tell of a field, the newest last. Start from the id list and forbid the index SQLite
@@ -37,7 +38,7 @@ module UpTack
 
       # The same, for whoever narrows them down to a few: each is looked up in the list.
       # @return [ActiveRecord::Relation]
-      def self.telling(field) = Entry.where(OF_ENTRY, field)
+      def self.telling(field) = Entry.where(of_entry, field)
 
       # @param scope [ActiveRecord::Relation] as `entries` gives it
       # @param before [Integer, nil] only those older than this one
