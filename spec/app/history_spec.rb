@@ -103,14 +103,72 @@ RSpec.describe "The change log and what it knows" do
         UpTack::Store::Entry
           .order(id: :desc)
           .select { |entry| entry.field_changes.any? { |change| change.field_id == field.id } }
-      found = ->(before) do
-        UpTack::Store::FieldChangeIndex.newest(UpTack::Store::FieldChangeIndex.entries(field.id), before).to_a
-      end
-      expect([found.call(nil), found.call(telling[telling.length / 2]&.id)]).to eq(
-        [telling, telling.drop((telling.length / 2) + 1)].then { |all, rest| telling.any? ? [all, rest] : [[], []] }
-      )
+      expect(UpTack::Store::FieldChangeIndex.entries(field.id).sort_by { |entry| -entry.id }).to eq(telling)
+      expect(UpTack::Store::FieldChangeIndex.telling(field.id).order(id: :desc).to_a).to eq(telling)
       ids = telling.map(&:record_id).uniq
       expect(UpTack::Store::ChangeLog.ever_given(table, field, [*1..200])).to match_array(ids & [*1..200])
+    end
+  end
+
+  # What a question asks for, told by going through everything: as newest, all of them, and in each period.
+  def gone_through(question, seen, before, limit, edges)
+    found = UpTack::Store::Entry.includes(:batch).order(id: :desc).select do |entry|
+      changes = entry.field_changes
+      [
+        question[:table].nil? || entry.table_id == question[:table].id, seen.nil? || seen.include?(entry.table_id),
+        question[:record].nil? || entry.record_id == question[:record],
+        question[:person].nil? || entry.person_id == question[:person],
+        question[:channel].nil? || entry.channel == question[:channel],
+        question[:batch].nil? || entry.batch_id == question[:batch],
+        question[:from].nil? || entry.made_at >= question[:from], question[:to].nil? || entry.made_at < question[:to],
+        question[:field].nil? || changes.any? { |change| change.field_id == question[:field] },
+        question[:rule].nil? || changes.any? { |change| change.to_a[5] == question[:rule] }
+      ].all?
+    end
+    each = question.key?(:record) || question.key?(:batch)
+    shown = each ? found : found.uniq { |entry| entry.batch_id || -entry.id }
+    shown = shown.select { |entry| before.nil? || entry.id < before }.first(limit)
+    moments = found.map(&:made_at)
+    counts = edges.each_cons(2).map { |from, to| moments.count { |moment| moment >= from && moment < to } }
+    [shown.map(&:id), found.map(&:id), moments.minmax.compact, counts]
+  end
+
+  it "finds what going through all of the log finds, whatever is asked" do
+    random = Random.new(RSpec.configuration.seed)
+    table = workspace.table("pieces")
+    uses = UpTack::UseCases
+    days = Array.new(5) { |day| "2027-01-0#{day + 1}T#{10 + day}:#{15 * random.rand(4)}" }
+    batches = days.flat_map do |day|
+      id = [20, 21, 25].sample(random: random)
+      save_piece({"maker_note" => day, "stage" => "Bisque fired"}, id: id, by: "Bram Tolley", at: day)
+      by = workspace("Odile Marsh", at: day)
+      made = uses::Bulk::Change.new(by).call(table: "pieces", kind: "change", keep: "all",
+        ids: pieces.page(limit: 100).map(&:first).sample(12, random: random), typed: {"maker_note" => "All on #{day}"})
+      uses::Records::SaveRecord.new(by).call(table: "clays", typed: {"limit" => (1_200 + random.rand(40)).to_s}, id: 1)
+      made.batch.id
+    end
+    from, *, to = edges = [0, 7, 30, 31, 55, 200].map { |hours| Time.utc(2027, 1, 1, 3) + (hours * 3_600) }
+    halves = edges.map { |edge| edge + 1_800 }
+    parts = {
+      table: [table, workspace.table("clays")], person: [person.id, person("Bram Tolley").id], from: [from], to: [to],
+      channel: %w[form bulk import], rule: table.rules.map(&:id), record: [20, 21, 25], batch: batches
+    }
+    40.times do
+      picked = parts.to_a.sample(random.rand(3), random: random)
+      question = picked.to_h { |part, some| [part, some.sample(random: random)] }
+      if random.rand(2).zero?
+        field = table.field(%w[maker_note stage piece].sample(random: random))
+        question = question.merge(table: table, field: field.id)
+      end
+      seen = [nil, nil, [table.id]].sample(random: random)
+      seen = nil if question.key?(:table)
+      before = [nil, random.rand(UpTack::Store::ChangeLog.latest)].sample(random: random)
+      limit, sides = random.rand(1..9), [edges, halves].sample(random: random)
+      asked = uses::History::Entries.new(uses::History::Question.new(**question), seen: seen)
+      all = [].tap { |found| asked.each_batch { |some| found.concat(some) } }
+      told = [asked.page(before: before, limit: limit), all].map { |entries| entries.map(&:id) }
+      told += [asked.periods.span || [], asked.periods.counts(sides).map(&:last)]
+      expect([question, told]).to eq([question, gone_through(question, seen, before, limit, sides)])
     end
   end
 

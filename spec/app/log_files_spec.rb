@@ -63,8 +63,8 @@ RSpec.describe "Entries of the change log that have moved" do
         asked.each_batch { |some| all.concat(some.map(&entry)) }
         page = asked.page(limit: 7)
         before = page.last&.id
-        [question.keys, page.map(&entry), asked.page(before: before, limit: 7).map(&entry), all, asked.span,
-          asked.counts([Time.utc(2000), Time.utc(2027, 6), Time.utc(2100)]).map(&:last)]
+        [question.keys, page.map(&entry), asked.page(before: before, limit: 7).map(&entry), all, asked.periods.span,
+          asked.periods.counts([Time.utc(2000), Time.utc(2027, 6), Time.utc(2100)]).map(&:last)]
       },
       changes: followed.map(&entry),
       versions: UpTack::Store::ChangeLog.versions_of(table, piece_ids),

@@ -86,6 +86,67 @@ def by_records(folder)
   costs
 end
 
+# What is asked of the log, of which only the check grows with it.
+def of_log(asking)
+  told = "/api/history?table=jottings"
+  {
+    "save" => -> { asking.call("POST", "/api/tables/jottings/records", {typed: {text: "Seen"}}) },
+    "latest entries" => -> { asking.call("GET", "/api/history") },
+    "history of a record" => -> { asking.call("GET", "#{told}&record=5") },
+    "of a field, by one person" => -> { asking.call("GET", "#{told}&field=text&person=1") },
+    "picture of all time" => -> { asking.call("GET", "/api/history/counts") }
+  }
+end
+
+# Saves all of some records again and again, under their rules and with their seals.
+def save_over_and_over(entries)
+  ids = UpTack::Store::RecordTable.new(workspace.table("jottings")).page(limit: LINES).map(&:first)
+  until (missing = entries - UpTack::Store::ChangeLog.latest) <= 0
+    UpTack::UseCases::Bulk::Change.new(workspace).call(
+      table: "jottings", kind: "change", ids: ids.first(missing), typed: {"text" => "Seen #{missing}"}, keep: "passing"
+    )
+  end
+end
+
+LINES = 20_000
+
+def by_entries(folder)
+  UpTack::Store::Database.open(File.join(folder, "log.sqlite3"))
+  UpTack::UseCases::Design::InstallDemo.new.call
+  changes = UpTack::Core::Design::Changes
+  design = UpTack::UseCases::Design::ChangeDesign.new(workspace)
+  design.call(changes::AddTable.new(label: "Jottings"))
+  design.call(changes::AddField.new(table: "jottings", parts: {"label" => "Text", "type" => "text"}))
+  drafts = Array.new([SIZES.first, LINES].min) { |number| {typed: {"text" => "Jotting #{number}"}} }
+  UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(table: "jottings", drafts: drafts, summary: "")
+  asking = Asking.new("Odile Marsh")
+  costs = Hash.new { |lines, name| lines[name] = {} }
+  tell = ->(size, name) do
+    of_log(asking).each { |kind, question| costs[kind][size] = middle(5, &question) }
+    costs["check of the log"][size] = (seconds { UpTack::Store::LogCheck.run } * 1_000).round
+    puts "#{name}: #{costs.map { |kind, line| "#{kind} #{line[size]} ms" }.join(", ")}; file " \
+      "#{File.size(UpTack::Store::Database.path) / 1_000_000} MB"
+  end
+  SIZES.each do |size|
+    save_over_and_over(size)
+    tell.call(size, "#{size} entries")
+  end
+  beside(costs, tell)
+  UpTack::Store::Database.close
+  costs
+end
+
+# The same with nearly all of the log in a file of its own, as it is after some years.
+def beside(costs, tell)
+  [800 * 86_400, 801 * 86_400].each do |later|
+    clock = Struct.new(:now).new(Time.now.utc + later)
+    UpTack::UseCases::Maintenance::MoveLog.new(clock, months: 24, least: 1).call
+  end
+  kept = costs.transform_values(&:dup)
+  tell.call(SIZES.last, "the same, in a file beside")
+  costs.replace(kept)
+end
+
 def by_rules(folder)
   costs = Hash.new { |lines, name| lines[name] = {} }
   RULE_COUNTS.each do |count|
@@ -138,15 +199,18 @@ def by_clerks(folder)
   costs
 end
 
-Dir.mktmpdir do |folder|
-  plots = {
-    "limits_records" => Plot.new("As records grow", "pieces, each under 48 rules", "ms", by_records(folder)),
-    "limits_rules" => Plot.new("As rules grow", "calculations of one table, besides 12 other rules", "ms",
-      by_rules(folder)),
-    "limits_clerks" => Plot.new("As clerks grow who never pause", "at once", "", by_clerks(folder))
-  }
-  if ENV["WRITE"] == "yes"
-    FileUtils.mkdir_p(PLOTS)
-    plots.each { |name, plot| File.write(File.join(PLOTS, "#{name}.svg"), plot.to_s) }
-  end
+GROWING = {
+  "records" => ["As records grow", "pieces, each under 48 rules", "ms", :by_records],
+  "entries" => ["As the log grows", "entries of the log", "ms", :by_entries],
+  "rules" => ["As rules grow", "calculations of one table, besides 12 other rules", "ms", :by_rules],
+  "clerks" => ["As clerks grow who never pause", "at once", "", :by_clerks]
+}.freeze
+
+# ONLY=entries,rules measures some of them.
+GROWING.slice(*ENV.fetch("ONLY", GROWING.keys.join(",")).split(",")).each do |name, (title, across, up, costs)|
+  plot = Dir.mktmpdir { |folder| Plot.new(title, across, up, send(costs, folder)) }
+  next unless ENV["WRITE"] == "yes"
+
+  FileUtils.mkdir_p(PLOTS)
+  File.write(File.join(PLOTS, "limits_#{name}.svg"), plot.to_s)
 end

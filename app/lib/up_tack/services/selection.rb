@@ -91,15 +91,16 @@ module UpTack
         KeptOrder.new(@table, query, keys, other_tables, decisive).catch_up(ids, before, latest)
       end
 
-      # @return [Array<String>, nil] ids of the fields by which records are let through and ordered; nil where one of
-      #   them, or what a link is called, may follow what others save, or the version is among them
+      # @return [Array<String>, nil] ids of the fields by which records are let through and ordered; nil where the log
+      #   does not tell of each change of them: one that is worked out or not watched, a link's name, the version
       def decisive
         return if @sorts.any? { |sort| sort.version? || sort.field.link? }
 
         keys = [*@sorts.map { |sort| sort.field.key }, *@filter&.references&.map(&:key)].uniq
         return if keys.any? { |key| key.nil? || @table.worked_out?(key) }
 
-        keys.map { |key| @table.field(key).id }
+        fields = keys.map { |key| @table.field(key) }
+        fields.map(&:id) if fields.all? { |field| @table.logged?(field) }
       end
 
       # Names that are calculated, and texts looked for among names, follow more than the log tells here.

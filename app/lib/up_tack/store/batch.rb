@@ -28,11 +28,29 @@ module UpTack
         )
       end
 
-      # @return [Integer] how many records it changed
-      def records
-        all = Entry.where(batch_id: id)
-        all.count - all.where(FOLLOW_UP).count
+      # How many records those have that are over, which does not change any more.
+      @sizes = {}
+      @mutex = Mutex.new
+      %w[all log].each { |kind| Generation.on(kind) { @mutex.synchronize { @sizes.clear } } }
+      MOST_SIZES = 2_000
+
+      # @return [Integer] what the block counts, or what it counted before
+      def self.size(batch)
+        key = [Database.path, batch.id, batch.made_at]
+        @mutex.synchronize { @sizes[key] } || yield.tap do |count|
+          @mutex.synchronize do
+            @sizes.shift if @sizes.length >= MOST_SIZES
+            @sizes[key] = count
+          end
+        end
       end
+
+      # @return [Integer] how many records it changed
+      def records = over? ? Batch.size(self) { count_records } : count_records
+
+      # @return [Boolean] whether nothing is written of it any more, and all of it can be read
+      def over? =
+        !Database.connection.transaction_open? && !RunningBatch.exists?(batch_id: id) && LogFiles.lost.empty?
 
       # @return [Boolean] whether other batches took back all of it
       def undone? = Statements.run("SELECT 1 FROM up_tack_undone WHERE batch_id = ?", id).any?
@@ -40,6 +58,13 @@ module UpTack
       # Nothing of it is left.
       # @return [void]
       def undone = Statements.run("INSERT OR IGNORE INTO up_tack_undone (batch_id) VALUES (?)", id)
+
+      private
+
+      def count_records
+        all = Entry.where(batch_id: id)
+        all.count - all.where(FOLLOW_UP).count
+      end
     end
   end
 end

@@ -27,6 +27,17 @@ module UpTack
       # @return [ActiveRecord::Relation] those that lie there
       def self.in(place) = from("#{place}.up_tack_entries")
 
+      # @param place [String] one of LogFiles.places
+      # @return [Array<String>] ids of the tables of which it tells there: looked up one after the other, by an index
+      def self.tables(place)
+        following = "SELECT MIN(table_id) FROM #{place}.up_tack_entries"
+        Database.connection.select_values(<<~SQL)
+          WITH RECURSIVE tables (id) AS (#{following} UNION ALL
+            SELECT (#{following} WHERE table_id > tables.id) FROM tables WHERE tables.id IS NOT NULL)
+          SELECT id FROM tables WHERE id IS NOT NULL
+        SQL
+      end
+
       belongs_to :batch, class_name: "UpTack::Store::Batch", optional: true
 
       # @return [Array<FieldChange>] in the order of the fields

@@ -24,29 +24,36 @@ module UpTack
          AND entry_id <= up_tack_entries.id ORDER BY entry_id DESC LIMIT 1) >= up_tack_entries.id
       SQL
 
-      # All entries that tell of a field, the newest last. Start from the id list and forbid the index SQLite
-      # would otherwise pick.
+      # All entries that tell of a field. Start from the id list and forbid the index SQLite would otherwise pick.
       # @param field [String] id
-      # @param place [String] one of LogFiles.places, in which entries are looked for
       # @return [ActiveRecord::Relation]
-      def self.entries(field, place = nil)
-        of = "#{place}." if place
-        Entry.from("#{of}up_tack_changed AS changed CROSS JOIN #{of}up_tack_entries NOT INDEXED")
-          .where("changed.field_id = ? AND up_tack_entries.id BETWEEN changed.entry_id AND " \
-            "COALESCE(changed.last_id, changed.entry_id)", field)
-      end
+      def self.entries(field) =
+        of_runs(field, "up_tack_changed AS changed CROSS JOIN up_tack_entries NOT INDEXED")
 
-      # The same, for whoever narrows them down to a few: each is looked up in the list.
-      # @return [ActiveRecord::Relation]
-      def self.telling(field) = Entry.where(of_entry, field)
-
-      # @param scope [ActiveRecord::Relation] as `entries` gives it
-      # @param before [Integer, nil] only those older than this one
+      # Those that were no change of many, which are looked up by themselves: a list goes over half a million of those.
+      # @param field [String] id
+      # @param table [String] id of its table
+      # @param place [String] one of LogFiles.places, in which they are looked for
       # @return [ActiveRecord::Relation] the newest first
-      def self.newest(scope, before)
-        scope = scope.order(Arel.sql("changed.entry_id DESC, up_tack_entries.id DESC"))
-        before ? scope.where("changed.entry_id < ? AND up_tack_entries.id < ?", before, before) : scope
+      def self.alone(field, table, place)
+        entries = "#{place}.up_tack_entries INDEXED BY up_tack_entries_alone"
+        of_runs(field, "#{place}.up_tack_changed AS changed CROSS JOIN #{entries}")
+          .where(table_id: table, batch_id: nil)
+          .order(Arel.sql("changed.entry_id DESC, up_tack_entries.id DESC"))
       end
+
+      def self.of_runs(field, from)
+        Entry.from(from).where("changed.field_id = ? AND up_tack_entries.id BETWEEN changed.entry_id AND " \
+          "COALESCE(changed.last_id, changed.entry_id)", field)
+      end
+      private_class_method :of_runs
+
+      # The same as `entries`, for whoever goes through them in another order or narrows them down to a few: each is
+      # looked up in the list.
+      # @param scope [ActiveRecord::Relation]
+      # @param place [String, nil] one of LogFiles.places, in which they lie
+      # @return [ActiveRecord::Relation]
+      def self.telling(field, scope = Entry.all, place: nil) = scope.where(of_entry(place ? "#{place}." : ""), field)
 
       def initialize
         @entries = {}.compare_by_identity

@@ -39,8 +39,7 @@ module UpTack
           return newest(before, limit) if @question.record || @question.batch
 
           # Looked for apart, so that a change of half a million records is not gone through.
-          alone = newest(before, limit) { |scope| scope.where(batch_id: nil) }
-          (alone + of_batches(before, limit)).sort_by { |entry| -entry.id }.first(limit)
+          (alone(before, limit) + of_batches(before, limit)).sort_by { |entry| -entry.id }.first(limit)
         end
 
         # @return [String, nil] what can't be told, since a file with older entries is not here
@@ -58,82 +57,71 @@ module UpTack
           end
         end
 
-        # @return [Array<Array(Time, Time, Integer)>] how many entries lie in each period
-        # @param edges [Array<Time>] where one ends and the next begins, in UTC
-        def counts(edges)
-          edges.each_cons(2).map { |from, to| [from, to, matching.where(made_at: from...to).count] }
-        end
-
-        # @return [Array(Time, Time), nil] moments of the first and the last
-        def span
-          first, last =
-            matching.order(:made_at).limit(1).pick(:made_at),
-            matching.order(made_at: :desc).limit(1).pick(:made_at)
-          first && [first, last]
-        end
+        # @return [Periods] how many there are over time
+        def periods = Periods.new(@question, seen: @seen)
 
         private
 
         # Looked for in one place after the other, the newest first: older entries lie in files of their own.
-        # @yield [ActiveRecord::Relation] narrows it down
+        # @yield [String, Integer] place and how many; gives its entries, the newest first
         # @return [Array<Store::Entry>]
-        def newest(before, limit)
+        def in_places(before, limit)
           Store::LogFiles.places.each_with_object([]) do |(place, numbers), found|
             next if found.length >= limit || (before && numbers.first >= before)
 
-            scope = older(place, numbers, before)
-            scope = yield scope if block_given?
-            found.concat(scope.limit(limit - found.length).to_a)
+            found.concat(yield(place, ->(scope) { within(scope, numbers, before).limit(limit - found.length) }))
           end
         end
 
-        def older(place, numbers, before)
-          scope = @question.field ? Store::FieldChangeIndex.entries(@question.field, place) : Store::Entry.in(place)
-          scope = matching(scope).where(up_tack_entries: {id: numbers}).includes(:batch)
-          return Store::FieldChangeIndex.newest(scope, before) if @question.field
-
-          scope = scope.order(id: :desc)
+        def within(scope, numbers, before)
+          scope = scope.where(up_tack_entries: {id: numbers})
           before ? scope.where("up_tack_entries.id < ?", before) : scope
         end
+
+        def newest(before, limit)
+          in_places(before, limit) do |place, bounded|
+            bounded.call(matching(Store::Entry.in(place), place).order(id: :desc)).includes(:batch).to_a
+          end
+        end
+
+        # Those that were no change of many. There is an index of them for each table.
+        def alone(before, limit)
+          in_places(before, limit) do |place, bounded|
+            tables(place)
+              .map { |table| bounded.call(alone_in(table, place)) }
+              .flat_map(&:to_a).sort_by { |entry| -entry.id }.first(limit)
+          end
+        end
+
+        def alone_in(table, place)
+          field = @question.field
+          return @question.narrow(Store::FieldChangeIndex.alone(field, table, place)) if field
+
+          @question.narrow(Store::Entry.in(place)).where(table_id: table, batch_id: nil).order(id: :desc)
+        end
+
+        # @return [Array<String>] ids of those of which entries may be told
+        def tables(place) = @question.table ? [@question.table.id] : @seen || Store::Entry.tables(place)
 
         def of_batches(before, limit)
           batches = Store::Batch.order(id: :desc)
           batches = batches.where(table_id: @question.table.id) if @question.table
           latest = []
           batches.in_batches(of: limit, order: :desc) do |some|
-            some
-              .pluck(:id)
-              .sort
-              .reverse_each do |id|
-                # Begun at the end of the change, which mostly is one of those sought.
-                newest =
-                  matching(@question.field ? Store::FieldChangeIndex.telling(@question.field) : Store::Entry.all)
-                    .where(batch_id: id)
-                    .order(id: :desc)
-                    .limit(1)
-                    .pick(:id)
-                latest << newest if newest && (before.nil? || newest < before)
-              end
+            some.pluck(:id).sort.reverse_each do |id|
+              # Begun at the end of the change, which mostly is one of those sought.
+              newest = matching(Store::Entry.all).where(batch_id: id).order(id: :desc).limit(1).pick(:id)
+              latest << newest if newest && (before.nil? || newest < before)
+            end
             break if latest.length >= limit
           end
           Store::Entry.includes(:batch).where(id: latest.first(limit)).to_a
         end
 
-        # @param scope [ActiveRecord::Relation] those that tell of the field, if one is asked for
-        def matching(scope = @question.field ? Store::FieldChangeIndex.entries(@question.field) : Store::Entry.all)
-          scope = scope.where(table_id: @question.table.id) if @question.table
-          scope = scope.where(table_id: @seen) if @seen
-          scope = scope.where(record_id: @question.record) if @question.record
-          scope = scope.where(person_id: @question.person) if @question.person
-          scope = scope.where(way: @question.channel) if @question.channel
-          scope = scope.where(batch_id: @question.batch) if @question.batch
-          scope = scope.where(made_at: @question.from..) if @question.from
-          scope = scope.where("made_at < ?", @question.to) if @question.to
-          @question.rule ? by_rule(scope) : scope
-        end
-
-        def by_rule(scope)
-          scope.where("EXISTS (SELECT 1 FROM json_each(differences) WHERE json_each.value ->> 5 = ?)", @question.rule)
+        def matching(scope, place = nil)
+          scope = Store::FieldChangeIndex.telling(@question.field, scope, place: place) if @question.field
+          scope = @question.narrow(scope)
+          @seen ? scope.where(table_id: @seen) : scope
         end
       end
     end

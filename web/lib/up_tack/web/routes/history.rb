@@ -33,7 +33,7 @@ module UpTack
 
           # How many saves there were over time, for a picture.
           app.get("/api/history/counts") do
-            asked = history
+            asked = history.periods
             period, edges = periods(asked.span)
             json(
               {
