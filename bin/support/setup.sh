@@ -59,6 +59,18 @@ stamp_matches() { [ -f "$ROOT/tmp/stamps/$1" ] && [ "$(cat "$ROOT/tmp/stamps/$1"
 keep_stamp() { mkdir -p "$ROOT/tmp/stamps" && printf '%s' "$2" >"$ROOT/tmp/stamps/$1"; }
 digest() { cat "$@" | sha256sum | cut -d ' ' -f 1; }
 
+# set_up NAME WITHOUT-GROUPS
+# Gems are compiled while the interface is built: neither needs the other.
+set_up() {
+  (install_packages; build_interface) &
+  local interface=$!
+  (install_gems "$1" "$2") || {
+    kill "$interface" 2>/dev/null
+    exit 1
+  }
+  wait "$interface" || exit 1
+}
+
 # install_gems NAME WITHOUT-GROUPS
 install_gems() {
   local sum

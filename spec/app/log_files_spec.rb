@@ -75,8 +75,8 @@ RSpec.describe "Entries of the change log that have moved" do
   end
 
   it "are told as before, wherever they lie, and others save in the meantime" do
-    [1, 2, 3].each do |seed|
-      random = Random.new(seed)
+    Thorough.some([1, 2, 3], 2).each do |seed|
+      random = Random.new(RSpec.configuration.seed + seed)
       work(random, 25)
       expected = said
       last = random.rand((files.last + 1)..store::ChangeLog.latest)

@@ -16,10 +16,10 @@ RSpec.describe "The made-up language" do
 
   def said(label) = UpTack::Core::MadeUpLanguage.text(label)
 
-  # A rule of each kind that the demo has, opened beside the board.
+  # Rules of the kinds that the demo has, opened beside the board.
   def rules
     all = workspace.project.tables.flat_map { |table| table.rules.map { |rule| [table.key, rule] } }
-    all.uniq { |_, rule| rule.kind }.map { |table, rule| "/t/#{table}/rules?rule=#{rule.id}" }
+    Thorough.some(all.uniq { |_, rule| rule.kind }, 12).map { |table, rule| "/t/#{table}/rules?rule=#{rule.id}" }
   end
 
   def screens
