@@ -42,6 +42,8 @@ RSpec.describe "The order of a list that others change" do
   def list(**view) = UpTack::UseCases::Records::ListRecords.new(workspace).call(table: "odds", **view)
   def all(**view) = list(limit: 500, **view).records.map(&:id)
 
+  def selection(view) = UpTack::Services::View.new(workspace, "odds", **view).selection
+
   # @return [Integer] the record that was made, changed or deleted
   def somebody_saves
     ids = UpTack::Store::Database.connection.select_values("SELECT id FROM odds")
@@ -77,7 +79,7 @@ RSpec.describe "The order of a list that others change" do
     caught_up = 0
     allow_any_instance_of(UpTack::Services::KeptOrder).to receive(:catch_up)
       .and_wrap_original { |catch_up, *known| catch_up.call(*known).tap { |ids| caught_up += 1 if ids } }
-    ids = ->(view) { UpTack::Services::View.new(workspace, "odds", **view).selection.ids }
+    ids = ->(view) { selection(view).ids }
     Thorough.rounds(6).times do
       kept = Array.new(3) do
         random.rand(4).zero? ? somebody_changes_many : random.rand(1..3).times { somebody_saves }
@@ -87,6 +89,26 @@ RSpec.describe "The order of a list that others change" do
       expect(views.zip(kept)).to eq(views.zip(views.map(&ids)))
     end
     expect(caught_up).to be > 3
+  end
+
+  it "begins as it does without memory, whatever was saved since" do
+    stub_const("UpTack::Services::KeptOrder::MOST_SAVES", 10)
+    stub_const("UpTack::Services::KeptBeginning::LENGTH", 50)
+    allow(UpTack::Services::Selection::KNOWN).to receive(:ahead)
+    views = Array.new(6) { {sort: sorts.sample(random: random), filter: filters.sample(random: random)}.compact }
+    put_in_order = 0
+    allow_any_instance_of(UpTack::Services::KeptBeginning).to receive(:with)
+      .and_wrap_original { |with, *asked| with.call(*asked).tap { put_in_order += 1 } }
+    Thorough.rounds(12).times do
+      random.rand(3).zero? ? somebody_changes_many : random.rand(1..9).times { somebody_saves }
+      at, limit = random.rand(30), random.rand(1..20)
+      selection(views.sample(random: random)).ids if random.rand(4).zero?
+      kept = views.map { |view| selection(view).page(limit, at: at) }
+      # Within a transaction nothing is remembered.
+      anew = UpTack::Store::Database.connection.transaction { views.map { |view| selection(view).ids[at, limit].to_a } }
+      expect([at, views.zip(kept)]).to eq([at, views.zip(anew)])
+    end
+    expect(put_in_order).to be > 3
   end
 
   it "lets a script read every record once, though records come, go and move between its pages" do

@@ -119,7 +119,7 @@ RSpec.describe "A view of records" do
     end
     expect(jump.call(17)).to eq(all[17, 4])
     # Of a long list the beginning is there at once, and the rest comes from a process of its own.
-    stub_const("UpTack::Services::Selection::HEAD", 9)
+    stub_const("UpTack::Services::KeptBeginning::LENGTH", 9)
     UpTack::Services::Selection::KNOWN.clear
     expect(UpTack::Store::QueryProcess).to receive(:numbers)
       .and_wrap_original { |ask, *question| ask.call(*question).tap { |ids| expect(ids).to eq(all) } }

@@ -30,8 +30,6 @@ module UpTack
       # @param latest [Integer] the same now
       # @return [Array<Integer>, nil] as they are now; nil where they have to be asked for
       def catch_up(ids, seen, latest)
-        return if @other_tables.nil? || latest < seen
-
         changed = changed_since(seen, latest) or return
         return ids if changed.empty?
 
@@ -41,22 +39,26 @@ module UpTack
         following if Store::ChangeLog.latest == latest
       end
 
-      private
-
-      # @return [Array<Integer>, nil] records of the table
-      def changed_since(seen, latest)
-        return if latest - seen > MOST_LOOKED
+      # @param seen [Integer] number of the latest entry of the log then
+      # @param latest [Integer] the same now
+      # @param most [Integer] saves
+      # @return [Array<Integer>, nil] records of the table that may have another place since; nil where that can't be
+      #   told, or there are too many
+      def changed_since(seen, latest, most: MOST_SAVES)
+        return if @other_tables.nil? || latest < seen || latest - seen > MOST_LOOKED
 
         saves = Store::Statements.run(
           "SELECT table_id, record_id, followed FROM main.up_tack_entries " \
-            "WHERE id > ? AND id <= ? AND (#{moving}) LIMIT #{MOST_SAVES + 1}",
-          seen, latest, *@decisive
+            "WHERE id > ? AND id <= ? AND (#{moving}) LIMIT ?",
+          seen, latest, *@decisive, most + 1
         )
-        return if saves.length > MOST_SAVES
+        return if saves.length > most
         return if saves.any? { |table, _, followed| (followed && !@decisive) || elsewhere.include?(table) }
 
         saves.map { |_, id, _| id }.uniq
       end
+
+      private
 
       # @return [Array<String>] ids of tables of which any save may change the order
       def elsewhere = ["", *@other_tables]

@@ -29,14 +29,26 @@ module UpTack
       end
 
       # @param base [Object] the first part of keys whose second part rises
+      # @param more [Array<Object>] their other parts
       # @return [Array(Integer, Object), nil] the second part of the latest of them, and its answer
-      def latest(base)
+      def latest(base, *more)
         @mutex.synchronize do
           found = @known.filter_map { |(first, second, *rest), answer|
-            [second, answer] if rest.empty? && first == base
+            [second, answer] if rest == more && first == base
           }
           found.max_by(&:first)
         end
+      end
+
+      # Remembers an answer in the place of those that it follows.
+      # @return [Object] the answer
+      def keep(key, found)
+        @mutex.synchronize do
+          @known.delete_if { |(first, second, *rest), _| first == key[0] && rest == key[2..] && second < key[1] }
+          @known[key] = found
+          @known.shift while @known.length > @most
+        end
+        found
       end
 
       # Begins to answer a question that will be asked soon; whoever asks it meanwhile waits.
@@ -56,18 +68,6 @@ module UpTack
 
       # Waits for what is on its way.
       def wait = @mutex.synchronize { @coming.values }.each(&:join)
-
-      private
-
-      def keep(key, found)
-        @mutex.synchronize do
-          # What it follows is not asked for any more.
-          @known.delete_if { |(first, second, *rest), _| first == key[0] && rest == key[2..] && second < key[1] }
-          @known[key] = found
-          @known.shift while @known.length > @most
-        end
-        found
-      end
     end
   end
 end

@@ -9,9 +9,6 @@ module UpTack
     class Selection
       # Those of the latest questions.
       KNOWN = QueryCache.new(12)
-      # Records from the beginning of an order that are looked up with its first page: to find
-      # so many takes no longer than to find one.
-      HEAD = 5_000
 
       # @param workspace [Workspace]
       # @param table [Core::Design::Table]
@@ -43,10 +40,10 @@ module UpTack
       # @return [Array<Integer>] numbers of a page of them
       def page(limit, at: 0)
         return query.page(limit, at: at) if query.whole? && query.by_number?
-        return ids[at, limit] || [] unless query.whole? && at + limit <= HEAD && KNOWN.latest(base).nil?
+        return ids[at, limit] || [] unless query.whole? && at + limit <= KeptBeginning::LENGTH
         return query.page(limit, at: at) if Store::Database.connection.transaction_open?
 
-        KNOWN.fetch([base, latest, :head]) { head }[at, limit] || []
+        (known || beginning(at + limit))[at, limit] || []
       end
 
       # @return [SortKeys] by what they are ordered
@@ -71,14 +68,43 @@ module UpTack
 
       private
 
-      # Where there are more, somebody may soon want to see those far below.
-      def head
-        path, sql = Store::Database.path, query.sql
-        first = query.page(HEAD)
-        if first.length == HEAD
-          KNOWN.ahead([base, latest]) { Store::QueryProcess.numbers(sql, path: path) }
+      # @return [Array<Integer>, nil] all of them, where they are known but for some that were saved since
+      def known
+        before, ids = KNOWN.latest(base)
+        (before == latest) ? ids : caught_up&.tap { |all| KNOWN.keep([base, latest], all) }
+      end
+
+      # @return [Array<Integer>] the first of them: so many, unless there are no more
+      def beginning(length)
+        Store::Database.at_one_moment do
+          now = Store::ChangeLog.latest
+          kept = kept_beginning(now)
+          kept = look_up_beginning unless kept&.reaches?(length)
+          KNOWN.keep([base, now, :beginning], kept).ids
         end
-        first
+      end
+
+      # @param now [Integer] number of the latest entry of the log
+      # @return [KeptBeginning, nil] from what was known before somebody saved something
+      def kept_beginning(now)
+        seen, kept = KNOWN.latest(base, :beginning)
+        before, all = KNOWN.latest(base)
+        if all && before > seen.to_i
+          length = KeptBeginning::LENGTH
+          seen, kept = before, KeptBeginning.new(ids: all.first(length), whole: all.length <= length)
+        end
+        return kept if seen == now
+
+        changed = kept && kept_order.changed_since(seen, now, most: KeptBeginning::MOST_SAVES) or return
+        changed.empty? ? kept : kept.with(query, changed)
+      end
+
+      # Where there are more, somebody may soon want to see those far below.
+      def look_up_beginning
+        path, sql = Store::Database.path, query.sql
+        KeptBeginning.look_up(query).tap do |found|
+          KNOWN.ahead([base, latest]) { Store::QueryProcess.numbers(sql, path: path) } unless found.whole
+        end
       end
 
       def look_up = query.whole? ? query.ids : worked_out
@@ -86,10 +112,10 @@ module UpTack
       # @return [Array<Integer>, nil] from those that were found before somebody saved something
       def caught_up
         before, ids = KNOWN.latest(base)
-        return unless ids && query.whole?
-
-        KeptOrder.new(@table, query, keys, other_tables, decisive).catch_up(ids, before, latest)
+        kept_order.catch_up(ids, before, latest) if ids && query.whole?
       end
+
+      def kept_order = KeptOrder.new(@table, query, keys, other_tables, decisive)
 
       # @return [Array<String>, nil] ids of the fields by which records are let through and ordered; nil where the log
       #   does not tell of each change of them: one that is worked out or not watched, a link's name, the version

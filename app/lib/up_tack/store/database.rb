@@ -143,6 +143,14 @@ module UpTack
       # @return [String] as it stands in SQL
       def quoted(name) = QUOTED[name] ||= connection.quote_table_name(name).freeze
 
+      # Reads all of it as it is at one moment.
+      # @yield
+      # @return [Object] what the block gives
+      def at_one_moment(&)
+        raw = connection.raw_connection
+        raw.transaction_active? ? yield : raw.transaction(:deferred, &)
+      end
+
       # @return [Boolean] whether this thread is within a transaction that writes
       def writing? = !Thread.current[:up_tack_writing].nil?
 

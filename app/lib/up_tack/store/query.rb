@@ -62,6 +62,15 @@ module UpTack
       def sql = "#{select(@said, @order.joins)} ORDER BY #{@order.sql(by_number: direction)}"
 
       # @param ids [Array<Integer>]
+      # @param ids [Array<Integer>] may be many thousands
+      # @param limit [Integer]
+      # @return [Array<Integer>] the first of those of them that it lets through, in order
+      def page_among(ids, limit)
+        which = "rows.id IN (SELECT value FROM json_each('#{JSON.generate(ids)}'))"
+        column("#{select([which, *@said], @order.joins)} ORDER BY #{@order.sql(by_number: direction)} " \
+          "LIMIT #{Integer(limit)}")
+      end
+
       # @return [Array<Integer>] those of them that it lets through
       def among(ids) = column(select(["rows.id IN (#{ids.map { |id| Integer(id) }.join(", ")})", *@said]))
 
