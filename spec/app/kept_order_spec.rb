@@ -94,6 +94,7 @@ RSpec.describe "The order of a list that others change" do
   it "begins as it does without memory, whatever was saved since" do
     stub_const("UpTack::Services::KeptOrder::MOST_SAVES", 10)
     stub_const("UpTack::Services::KeptBeginning::LENGTH", 50)
+    stub_const("UpTack::Services::KeptBeginning::SHORT", 40)
     allow(UpTack::Services::Selection::KNOWN).to receive(:ahead)
     views = Array.new(6) { {sort: sorts.sample(random: random), filter: filters.sample(random: random)}.compact }
     put_in_order = 0

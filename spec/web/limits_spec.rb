@@ -126,6 +126,7 @@ RSpec.describe "Limits before work, over HTTP" do
   it "lets only a few long questions go on at a time, and the others as their turn comes" do
     deadline = UpTack::Store::Deadline
     stub_const("UpTack::Store::Deadline::QUICK", -1)
+    stub_const("UpTack::Store::Deadline::SLICE", -1)
     at_work, gate = Queue.new, Queue.new
     ask = lambda do
       deadline.look

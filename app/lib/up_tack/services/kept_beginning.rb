@@ -10,7 +10,7 @@ module UpTack
         # @param query [Store::Query] which the database alone answers
         # @return [KeptBeginning] as it is now
         def self.look_up(query)
-          ids = query.page(KeptBeginning::LENGTH + 1)
+          ids = query.beginning(KeptBeginning::LENGTH + 1)
           new(ids: ids.first(KeptBeginning::LENGTH), whole: ids.length <= KeptBeginning::LENGTH)
         end
 
@@ -20,29 +20,26 @@ module UpTack
 
         # @param query [Store::Query]
         # @param changed [Array<Integer>] records that may have another place by now
+        # @param length [Integer] how many are asked for
         # @return [KeptBeginning] as it is now, mostly a little shorter
-        def with(query, changed)
-          stay = ids - changed
-          return KeptBeginning.new(ids: [], whole: false) if stay.empty? && !whole
+        def with(query, changed, length)
+          enough = [length, KeptBeginning::SHORT].max
+          stay = ids.first(enough) - changed
+          all = whole && ids.length <= enough
+          return KeptBeginning.new(ids: [], whole: false) if stay.empty? && !all
 
-          following = query.page_among(stay | changed, KeptBeginning::LENGTH + 1)
-          return cut_after(stay.last, following) unless whole
+          following = query.page_among(stay | changed, enough + 1)
+          return KeptBeginning.new(ids: following.first(enough), whole: following.length <= enough) if all
 
-          length = KeptBeginning::LENGTH
-          KeptBeginning.new(ids: following.first(length), whole: following.length <= length)
-        end
-
-        private
-
-        # Behind the last that was known, records may stand that are not.
-        def cut_after(last, following)
-          place = following.index(last)
-          KeptBeginning.new(ids: following.first([place ? place + 1 : following.length, self.class::LENGTH].min),
-            whole: false)
+          # Behind the last that stays where it was, there may be others that are not known.
+          known = following.index(stay.last)&.succ || following.length
+          KeptBeginning.new(ids: following.first([known, enough].min), whole: false)
         end
       end
-    # Records that are remembered: to find so many takes no longer than to find one. Changed ones that are looked at.
+    # Records that are remembered: to find so many takes no longer than to find one. As many as are put in order with
+    # those that changed, and how many of these there may be.
     KeptBeginning::LENGTH = 5_000
+    KeptBeginning::SHORT = 1_000
     KeptBeginning::MOST_SAVES = 20_000
   end
 end

@@ -8,7 +8,7 @@ module UpTack
     class KeptOrder
       # Saves since the last look beyond which everything is asked for again: those that may move a record, and all.
       MOST_SAVES = 200
-      MOST_LOOKED = 50_000
+      MOST_LOOKED = 20_000
 
       # @param table [Core::Design::Table]
       # @param query [Store::Query] which the database alone answers
@@ -47,15 +47,18 @@ module UpTack
       def changed_since(seen, latest, most: MOST_SAVES)
         return if @other_tables.nil? || latest < seen || latest - seen > MOST_LOOKED
 
+        telling = telling_since(seen, latest, most) or return
         saves = Store::Statements.run(
-          "SELECT table_id, record_id, followed FROM main.up_tack_entries " \
-            "WHERE id > ? AND id <= ? AND (#{moving}) LIMIT ?",
-          seen, latest, *@decisive, most + 1
+          "SELECT table_id, record_id, followed FROM main.up_tack_entries NOT INDEXED " \
+            "WHERE id > ? AND id <= ? AND (#{moving}) " \
+            "UNION ALL SELECT table_id, record_id, NULL FROM main.up_tack_entries " \
+            "WHERE id IN (SELECT value FROM json_each(?)) LIMIT ?",
+          seen, latest, JSON.generate(telling), most + 1
         )
         return if saves.length > most
         return if saves.any? { |table, _, followed| (followed && !@decisive) || elsewhere.include?(table) }
 
-        saves.map { |_, id, _| id }.uniq
+        saves.filter_map { |table, id, _| id if table == @table.id }.uniq
       end
 
       private
@@ -63,14 +66,21 @@ module UpTack
       # @return [Array<String>] ids of tables of which any save may change the order
       def elsewhere = ["", *@other_tables]
 
-      # @return [String] SQL that says which entries may change the order
+      # @return [String] SQL that says which entries may change the order, besides those that tell of its fields
       def moving
         own, *others = [@table.id, *elsewhere].map { |id| Store::Database.connection.quote(id) }
         any = "table_id IN (#{others.join(", ")})"
         return "table_id = #{own} OR followed IS NOT NULL OR #{any}" unless @decisive
 
-        telling = @decisive.map { Store::FieldChangeIndex.of_entry("main.") }
-        "(table_id = #{own} AND (#{["action <> 'update'", *telling].join(" OR ")})) OR #{any}"
+        "(table_id = #{own} AND action <> 'update') OR #{any}"
+      end
+
+      # @return [Array<Integer>, nil] entries that tell of the fields on which the order depends; nil for too many
+      def telling_since(seen, latest, most)
+        found = (@decisive || []).flat_map { |field| Store::FieldChangeIndex.since(field, seen, latest) }
+        return if found.sum { |first, last| last - first + 1 } > most
+
+        found.flat_map { |first, last| [*first..last] }.uniq
       end
 
       def without(ids, changed)

@@ -10,6 +10,7 @@ module UpTack
       def initialize(most)
         @most = most
         @mutex = Mutex.new
+        @turns = Array.new(16) { Mutex.new }
         @known = {}
         @coming = {}
         Store::Generation.on("all") { clear }
@@ -39,6 +40,11 @@ module UpTack
           found.max_by(&:first)
         end
       end
+
+      # One of those who need the same goes first, and the others find what came of it.
+      # @param base [Object] the first part of keys
+      # @yield
+      def in_turn(base, &) = @turns[base.hash % @turns.length].synchronize(&)
 
       # Remembers an answer in the place of those that it follows.
       # @return [Object] the answer

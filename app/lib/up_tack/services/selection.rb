@@ -76,17 +76,20 @@ module UpTack
 
       # @return [Array<Integer>] the first of them: so many, unless there are no more
       def beginning(length)
-        Store::Database.at_one_moment do
-          now = Store::ChangeLog.latest
-          kept = kept_beginning(now)
-          kept = look_up_beginning unless kept&.reaches?(length)
-          KNOWN.keep([base, now, :beginning], kept).ids
+        KNOWN.in_turn(base) do
+          Store::Database.at_one_moment do
+            now = Store::ChangeLog.latest
+            kept = kept_beginning(now, length)
+            kept = look_up_beginning unless kept&.reaches?(length)
+            KNOWN.keep([base, now, :beginning], kept).ids
+          end
         end
       end
 
       # @param now [Integer] number of the latest entry of the log
+      # @param asked [Integer] how many of them
       # @return [KeptBeginning, nil] from what was known before somebody saved something
-      def kept_beginning(now)
+      def kept_beginning(now, asked)
         seen, kept = KNOWN.latest(base, :beginning)
         before, all = KNOWN.latest(base)
         if all && before > seen.to_i
@@ -96,7 +99,7 @@ module UpTack
         return kept if seen == now
 
         changed = kept && kept_order.changed_since(seen, now, most: KeptBeginning::MOST_SAVES) or return
-        changed.empty? ? kept : kept.with(query, changed)
+        changed.empty? ? kept : kept.with(query, changed, asked)
       end
 
       # Where there are more, somebody may soon want to see those far below.

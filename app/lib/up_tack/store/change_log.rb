@@ -95,8 +95,8 @@ module UpTack
       # @param version [Integer]
       # @return [String] SQL that says whether a record in `rows` was changed after it
       def changed_after_sql(table, version) =
-        "rows.id IN (SELECT record_id FROM main.up_tack_entries WHERE id > #{Integer(version)} AND table_id = " \
-          "#{Database.connection.quote(table.id)})"
+        "rows.id IN (SELECT record_id FROM main.up_tack_entries NOT INDEXED WHERE id > #{Integer(version)} " \
+          "AND table_id = #{Database.connection.quote(table.id)})"
 
       # @return [Array<Entry>] entries of the record after a version, oldest first
       def since(table, record_id, version)

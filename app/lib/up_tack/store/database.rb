@@ -19,6 +19,10 @@ module UpTack
 
       NOTED = :up_tack_noted
 
+      # Pages of 4 kB that each connection remembers: those who answer have dozens of them, which would take hundreds
+      # of megabytes, and the machine remembers the file anyway. A process that does long work has one.
+      PAGES = 500
+      PAGES_ALONE = 4_000
       # Of `PRAGMA auto_vacuum`: room that nothing needs any more can be given back bit by bit.
       INCREMENTAL = 2
 
@@ -92,7 +96,7 @@ module UpTack
         @path = path
         ActiveRecord::Base.establish_connection({
           adapter: "sqlite3", database: path, pool: POOL, timeout: BUSY_TIMEOUT,
-          default_transaction_mode: :immediate, pragmas: {synchronous: "full"},
+          default_transaction_mode: :immediate, pragmas: {synchronous: "full", cache_size: PAGES},
           use_metadata_table: false
         }.merge(more))
         register_on_checkout

@@ -9,10 +9,11 @@ module UpTack
       KEY = :up_tack_deadline
       # Seconds for one question.
       USUAL = 20
-      # Seconds after which a question counts as a long one, and how many of those go on at a time.
+      # Seconds of work after which a question counts as a long one, and how many of those go on at a time. On a busy
+      # machine each takes longer by the clock: then short ones would wait for their turn as well.
       QUICK = 0.05
       TOGETHER = 2
-      # Seconds after which others that wait go on first: Ruby itself lets a thread go on for 100 ms.
+      # Seconds of work after which others that wait go on first: Ruby itself lets a thread go on for 100 ms.
       SLICE = 0.005
       # Seconds for which a question waits while somebody types or saves, and after which they are no longer
       # waited for: what takes longer is long work itself.
@@ -22,8 +23,9 @@ module UpTack
       LOOK = -> { look }
 
       # A question in this thread.
-      # ends, long, gave_way:: moments of the monotonic clock; turn:: whether it holds a turn
-      Question = Struct.new(:ends, :long, :gave_way, :turn)
+      # ends:: moment of the monotonic clock; looked:: the one at which its work was looked at
+      # long, gave_way:: moments of the clock that counts what the thread works; turn:: whether it holds a turn
+      Question = Struct.new(:ends, :looked, :long, :gave_way, :turn)
 
       # The question took too long.
       class Exceeded < StandardError
@@ -45,7 +47,7 @@ module UpTack
         before = Thread.current[KEY]
         return yield if before
 
-        Thread.current[KEY] = Question.new(seconds && (now + seconds), now + QUICK, now, false)
+        Thread.current[KEY] = Question.new(seconds && (now + seconds), now, worked + QUICK, worked, false)
         yield
       ensure
         if before.nil?
@@ -60,9 +62,15 @@ module UpTack
         question = Thread.current[KEY] or return
         moment = now
         raise Exceeded if question.ends && moment > question.ends
+        return if moment - question.looked < SLICE || Database.writing?
 
-        return if Database.writing?
+        question.looked = moment
+        look_at_work(question)
+      end
 
+      # No more was worked than time has passed.
+      def look_at_work(question)
+        moment = worked
         wait_for_turn(question) if !question.turn && moment > question.long
         give_way(question) if moment - question.gave_way > SLICE
         nil
@@ -98,10 +106,12 @@ module UpTack
       end
 
       def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      def worked = Process.clock_gettime(Process::CLOCK_THREAD_CPUTIME_ID)
 
       def give_way(question)
         Deadline.hurried? ? Deadline.turns.synchronize { Deadline.calm.wait(Deadline.turns, PAUSE) } : Thread.pass
-        question.gave_way = now
+        question.gave_way = worked
+        question.looked = now
       end
 
       # @yield what somebody types or saves, to whom questions give way

@@ -27,6 +27,12 @@ module UpTack
       # @return [ActiveRecord::Relation] those that lie there
       def self.in(place) = from("#{place}.up_tack_entries")
 
+      # Those of some tables, for whoever asks for what follows a number or comes before it: SQLite would go through all
+      # that an index has of the tables.
+      # @param tables [Array<String>] ids
+      # @return [ActiveRecord::Relation]
+      def self.by_number(tables) = where("+up_tack_entries.table_id IN (?)", tables)
+
       # @param place [String] one of LogFiles.places
       # @return [Array<String>] ids of the tables of which it tells there: looked up one after the other, by an index
       def self.tables(place)

@@ -17,12 +17,29 @@ module UpTack
           SELECT value, (SELECT MAX(entry_id) FROM main.up_tack_changed WHERE field_id = value) FROM json_each(?1))
         AND COALESCE(last_id, entry_id) = ?2 - 1 RETURNING field_id
       SQL
+      # Those that end behind an entry: the last that begins before it may.
+      SINCE = <<~SQL
+        SELECT entry_id, COALESCE(last_id, entry_id) FROM main.up_tack_changed
+        WHERE field_id = ?1 AND entry_id <= ?3 AND entry_id >= COALESCE(
+          (SELECT MAX(entry_id) FROM main.up_tack_changed WHERE field_id = ?1 AND entry_id <= ?2), 0)
+      SQL
+
       # @param of [String] where it is looked up, with its dot, if not wherever the log lies
       # @return [String] SQL that says whether one of up_tack_entries tells of a field, whose id is yet to be bound
       def self.of_entry(of = "") = <<~SQL
         (SELECT COALESCE(last_id, entry_id) FROM #{of}up_tack_changed WHERE field_id = ?
          AND entry_id <= up_tack_entries.id ORDER BY entry_id DESC LIMIT 1) >= up_tack_entries.id
       SQL
+
+      # @param field [String] id
+      # @param seen [Integer] number of an entry
+      # @param latest [Integer] number of a later one
+      # @return [Array<Array(Integer, Integer)>] first and last of those behind the one, up to the other, that tell of
+      #   the field and follow one another
+      def self.since(field, seen, latest)
+        runs = Statements.run(SINCE, field, seen, latest)
+        runs.filter_map { |first, last| [[first, seen + 1].max, [last, latest].min] if last > seen }
+      end
 
       # All entries that tell of a field. Start from the id list and forbid the index SQLite would otherwise pick.
       # @param field [String] id

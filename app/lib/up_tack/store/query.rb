@@ -46,6 +46,12 @@ module UpTack
       # @param at [Integer] how many to leave out
       def page(limit, at: 0) = column("#{sql} LIMIT #{Integer(limit)} OFFSET #{Integer(at)}")
 
+      # @return [Array<Integer>] the first of them, in order; of many thousands without holding up other threads
+      def beginning(limit)
+        first = "#{sql} LIMIT #{Integer(limit)}"
+        (QueryProcess.numbers(first) if QueryProcess.worth?(@table.key)) || column(first)
+      end
+
       # @return [Array<Integer>] the numbers that follow one, where nothing but the number sorts
       def page_after(id, limit)
         beyond = "rows.id #{@descending ? "<" : ">"} #{Integer(id)}"

@@ -12,9 +12,10 @@ module UpTack
       Question =
         Struct.new(:table, :record, :person, :field, :rule, :channel, :batch, :from, :to, keyword_init: true) do
           # @param scope [ActiveRecord::Relation] of entries, those that tell of the field if one is asked for
+          # @param by_number [Boolean] whether the newest of them are sought
           # @return [ActiveRecord::Relation] those of them that it asks for
-          def narrow(scope)
-            scope = scope.where(table_id: table.id) if table
+          def narrow(scope, by_number: false)
+            scope = (record || !by_number) ? scope.where(table_id: table.id) : scope.by_number([table.id]) if table
             scope = scope.where(record_id: record) if record
             scope = scope.where(person_id: person) if person
             scope = scope.where(way: channel) if channel

@@ -70,7 +70,7 @@ module UpTack
       end
 
       def in_file
-        Store::Database.connect(@order.path)
+        Store::Database.connect(@order.path, pragmas: {synchronous: "full", cache_size: Store::Database::PAGES_ALONE})
         yield
       ensure
         Store::Database.close

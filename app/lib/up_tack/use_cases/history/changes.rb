@@ -62,7 +62,7 @@ module UpTack
 
         def scope(after, last)
           scope = Store::Entry.where("up_tack_entries.id > ? AND up_tack_entries.id <= ?", after, last)
-          @seen ? scope.where(table_id: @seen) : scope
+          @seen ? scope.by_number(@seen) : scope
         end
       end
     end

@@ -120,8 +120,8 @@ module UpTack
 
         def matching(scope, place = nil)
           scope = Store::FieldChangeIndex.telling(@question.field, scope, place: place) if @question.field
-          scope = @question.narrow(scope)
-          @seen ? scope.where(table_id: @seen) : scope
+          scope = @question.narrow(scope, by_number: true)
+          @seen ? scope.by_number(@seen) : scope
         end
       end
     end

@@ -19,7 +19,7 @@ module UpTack
         def waiting(webhook)
           place = webhook.place[/\d+\z/].to_i
           scope = Store::Entry.where("id > ?", place)
-          (webhook.table_ids ? scope.where(table_id: webhook.table_ids) : scope).count
+          (webhook.table_ids ? scope.by_number(webhook.table_ids) : scope).count
         end
 
         # It is told of what is saved from now on.
