@@ -44,7 +44,8 @@ export function useUnanswered() {
         if (error.problem.status === 401) return;
         const { sent: _sent, ...rest } = kept;
         settle(rest);
-        toast.error(t("form.notSavedBefore", { why: error.problem.title }), {
+        const refused = error.problem.status === 422;
+        toast.error(refused ? t("form.refusedBefore") : t("form.notSavedBefore", { why: error.problem.title }), {
           duration: Number.POSITIVE_INFINITY,
           action: { label: t("form.openDraft"), onClick: () => navigate(pathOf(table, id)) },
         });
