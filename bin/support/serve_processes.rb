@@ -35,6 +35,7 @@ class ServeProcesses
     UpTack::Store::Shared.clear
     UpTack::Store::Shared.close
     UpTack::Work.start
+    Puma::Client.prepend(UpTack::Web::OwnBuffer)
     launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
     launcher.events.after_booted(&@ready)
     launcher.events.after_booted { begin_process } unless cluster?

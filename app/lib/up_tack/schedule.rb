@@ -20,10 +20,12 @@ module UpTack
       # Several processes may; one of them does it, and another one once that has ended.
       # @return [Rufus::Scheduler]
       def start
+        Store::Checkpoint.leave
         Store::Shared.write(LOOKED, now - EVERY) unless Store::Shared[LOOKED]
         Rufus::Scheduler.new.tap do |scheduler|
           scheduler.every("#{TAKE_OVER}s", first: :now, overlap: false) { look if mine? && due_by_now? }
           scheduler.every("#{TELL}s", overlap: false) { tell if mine? }
+          scheduler.every("#{TELL}s", overlap: false) { tidy_file if mine? }
         end
       end
 
@@ -52,6 +54,21 @@ module UpTack
         UseCases::Webhooks::Deliver.due(Workspace.new(person: person))
       rescue => e
         Log["Schedule"].error("webhooks failed", e)
+      ensure
+        ActiveRecord::Base.connection_handler.clear_active_connections!
+      end
+
+      # Brings into the file what waits beside it.
+      # @return [void]
+      def tidy_file
+        waiting = Store::Checkpoint.waiting
+        return if waiting < Store::Checkpoint::WORTH
+        return Store::Checkpoint.call if waiting < Store::Checkpoint::LONG
+
+        person = Store::Person.order(:id).first or return
+        Work.call("checkpoint", {}, person: person, progress: Progress.none)
+      rescue => e
+        Log["Schedule"].error("checkpoint failed", e)
       ensure
         ActiveRecord::Base.connection_handler.clear_active_connections!
       end

@@ -58,6 +58,7 @@ module UpTack
       "check" => ->(workspace, progress) do
         UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
       end,
+      "checkpoint" => ->(_, _) { Store::Checkpoint.call && nil },
       "effect" => ->(workspace, progress, **asked) do
         UseCases::Effects::PreviewRule.new(workspace).call(**asked) { |so_far| progress.so_far(so_far) }
       end,
@@ -123,7 +124,7 @@ module UpTack
     }.freeze
 
     # Those that answer a question, and can be left off anywhere.
-    HARMLESS = ["effect", "failing", "look at file", "look at tables", "space", "verify"].freeze
+    HARMLESS = ["checkpoint", "effect", "failing", "look at file", "look at tables", "space", "verify"].freeze
     # Those before which others go: they never have the lock for writing, or for an instant.
     PATIENT = [*HARMLESS, "backup", "backup when due", "calculate ahead", "export", "export of all", "move log",
       "prove restore"].freeze

@@ -1158,6 +1158,7 @@ export interface Gaps {
   "form.saving": null;
   "form.nothingTyped": null;
   "form.notSavedBefore": { why: Gap };
+  "form.refusedBefore": null;
   "form.openDraft": null;
   "form.openAddress": { text: Gap };
   "form.silent": null;

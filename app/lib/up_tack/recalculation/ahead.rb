@@ -68,14 +68,20 @@ module UpTack
 
       private
 
+      # Some at a time: no other thread of this process goes on while SQLite is at it.
       # @param which [String] SQL that says which records
       def copy(table, field, which = "TRUE")
         table, field = [table, field].map { |name| Store::Database.quoted(name) }
-        other = Ahead::OTHER
-        Store::Database.connection.execute(
-          "UPDATE main.#{table} SET #{field} = #{other}.#{field} FROM #{Ahead::NAME}.#{table} AS #{other} " \
-            "WHERE #{other}.id = #{table}.id AND #{table}.#{field} IS NOT #{other}.#{field} AND #{which}"
-        )
+        other, connection = Ahead::OTHER, Store::Database.connection
+        last = connection.select_value("SELECT MAX(id) FROM #{Ahead::NAME}.#{table}").to_i
+        (1..last).step(Ahead::COPIED) do |from|
+          connection.execute(
+            "UPDATE main.#{table} SET #{field} = #{other}.#{field} FROM #{Ahead::NAME}.#{table} AS #{other} " \
+              "WHERE #{other}.id BETWEEN #{from} AND #{from + Ahead::COPIED - 1} AND #{other}.id = #{table}.id " \
+              "AND #{table}.#{field} IS NOT #{other}.#{field} AND #{which}"
+          )
+          Thread.pass
+        end
       end
 
       def besides(ids) = "#{Ahead::OTHER}.id NOT IN (SELECT value FROM json_each('#{JSON.generate(ids)}'))"
@@ -92,6 +98,8 @@ module UpTack
     Ahead::OTHER = "up_tack_other"
     # Records of a table from which on it is worth a copy, and saves that are looked at again.
     Ahead::MANY = 5_000
+    # Records that are carried over at a time.
+    Ahead::COPIED = 4_000
     Ahead::MOST_SAVES = 20_000
   end
 end

@@ -116,6 +116,7 @@ module UpTack
             # SQLite's own way of waiting would keep every other thread of this
             # process from going on, the one that it waits for among them.
             raw.busy_handler_timeout = BUSY_TIMEOUT
+            ::UpTack::Store::Checkpoint.prepare(raw)
           end
           taught[raw] = true
           ::UpTack::Store::LogFiles.follow(raw)
