@@ -67,7 +67,6 @@ module UpTack
       # @return [String] that gives those in order, as a column `id`
       def sql = "#{select(@said, @order.joins)} ORDER BY #{@order.sql(by_number: direction)}"
 
-      # @param ids [Array<Integer>]
       # @param ids [Array<Integer>] may be many thousands
       # @param limit [Integer]
       # @return [Array<Integer>] the first of those of them that it lets through, in order
@@ -77,6 +76,7 @@ module UpTack
           "LIMIT #{Integer(limit)}")
       end
 
+      # @param ids [Array<Integer>]
       # @return [Array<Integer>] those of them that it lets through
       def among(ids) = column(select(["rows.id IN (#{ids.map { |id| Integer(id) }.join(", ")})", *@said]))
 
