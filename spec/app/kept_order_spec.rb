@@ -61,14 +61,16 @@ RSpec.describe "The order of a list that others change" do
   # Many records are given one value, or get back what they had.
   def somebody_changes_many
     if @batch && random.rand(2).zero?
-      UpTack::UseCases::History::UndoBatch.new(workspace).call(@batch)
-      return @batch = nil
+      batch, @batch = @batch, nil
+      return UpTack::UseCases::History::UndoBatch.new(workspace).call(batch)
     end
 
     ids = UpTack::Store::Database.connection.select_values("SELECT id FROM odds").sample(60, random: random)
     @batch = UpTack::UseCases::Bulk::Change.new(workspace).call(
       table: "odds", kind: "change", ids: ids, typed: typed(0).to_a.sample(1, random: random).to_h, keep: "passing"
     ).batch
+  rescue Core::Invalid
+    nil # All of them were changed since.
   end
 
   it "is the same as without memory, whatever was saved since" do
@@ -113,7 +115,8 @@ RSpec.describe "The order of a list that others change" do
   end
 
   it "lets a script read every record once, though records come, go and move between its pages" do
-    sorts.sample(5, random: random).each do |sort|
+    # What is summed up of others moves whenever one of those is saved.
+    (sorts - ["-others"]).sample(5, random: random).each do |sort|
       before = all(sort: sort)
       touched, read, cursor = [], [], nil
       loop do
