@@ -102,7 +102,7 @@ RSpec.describe "The order of a list that others change" do
     put_in_order = 0
     allow_any_instance_of(UpTack::Services::KeptBeginning).to receive(:with)
       .and_wrap_original { |with, *asked| with.call(*asked).tap { put_in_order += 1 } }
-    Thorough.rounds(12).times do
+    Thorough.rounds(8).times do
       random.rand(3).zero? ? somebody_changes_many : random.rand(1..9).times { somebody_saves }
       at, limit = random.rand(30), random.rand(1..20)
       selection(views.sample(random: random)).ids if random.rand(4).zero?
