@@ -108,8 +108,9 @@ RSpec.describe "The order of a list that others change" do
       selection(views.sample(random: random)).ids if random.rand(4).zero?
       kept = views.map { |view| selection(view).page(limit, at: at) }
       # Within a transaction nothing is remembered.
-      anew = UpTack::Store::Database.connection.transaction { views.map { |view| selection(view).ids[at, limit].to_a } }
-      expect([at, views.zip(kept)]).to eq([at, views.zip(anew)])
+      alone = -> { views.map { |view| selection(view).ids[at, limit].to_a } }
+      fresh = UpTack::Store::Database.connection.transaction(&alone)
+      expect([at, views.zip(kept)]).to eq([at, views.zip(fresh)])
     end
     expect(put_in_order).to be > 3
   end

@@ -37,7 +37,7 @@ module UpTack
       def saved_in(table) =
         saves_since&.filter_map { |entry| entry.record_id if entry.table_id == table.id }&.uniq
 
-      # Gives a column that was written anew in the copy what it has there, but for records that were saved since.
+      # Gives a column that was rewritten in the copy what it has there, but for records that were saved since.
       # @param table [Core::Design::Table] after the change
       # @param field [Core::Design::Field] after the change
       # @param except [Array<Integer>] those records
@@ -57,12 +57,13 @@ module UpTack
       # @return [Array<Integer>] those that were filled
       def fill(table, field, except)
         rows, column = [table.key, field.key].map { |name| Store::Database.quoted(name) }
-        which = "FROM #{Ahead::NAME}.#{rows} AS #{Ahead::OTHER} JOIN main.#{rows} AS up_tack_own " \
-          "ON up_tack_own.id = #{Ahead::OTHER}.id WHERE up_tack_own.#{column} IS NULL " \
-          "AND #{Ahead::OTHER}.#{column} IS NOT NULL AND #{besides(except)}"
-        ids = Store::Database.connection.select_values("SELECT #{Ahead::OTHER}.id #{which}")
-        Store::FilledFromLog.note_all(field, "SELECT #{Ahead::OTHER}.id, #{Ahead::OTHER}.#{column} #{which}")
-        copy(table.key, field.key, "#{Ahead::OTHER}.id IN (SELECT value FROM json_each('#{JSON.generate(ids)}'))")
+        other = Ahead::OTHER
+        blank = "#{rows}.#{column} IS NULL AND #{besides(except)}"
+        which = "FROM #{Ahead::NAME}.#{rows} AS #{other} JOIN main.#{rows} ON #{rows}.id = #{other}.id " \
+          "WHERE #{other}.#{column} IS NOT NULL AND #{blank}"
+        ids = Store::Database.connection.select_values("SELECT #{other}.id #{which}")
+        Store::FilledFromLog.note_all(field, "SELECT #{other}.id, #{other}.#{column} #{which}")
+        copy(table.key, field.key, blank)
         ids
       end
 

@@ -121,7 +121,7 @@ module UpTack
       def kept_order = KeptOrder.new(@table, query, keys, other_tables, decisive)
 
       # @return [Array<String>, nil] ids of the fields by which records are let through and ordered; nil where the log
-      #   does not tell of each change of them: one that is worked out or not watched, a link's name, the version
+      #   does not tell of each change of them: one that is calculated or not watched, a link's name, the version
       def decisive
         return if @sorts.any? { |sort| sort.version? || sort.field.link? }
 

@@ -23,8 +23,8 @@ module UpTack
         @connection = Database.connection
       end
 
-      # @return [Array<Core::Design::Table>] those, before the change, of which whole columns are read and written anew
-      def self.written_anew(from, to)
+      # @return [Array<Core::Design::Table>] those, before the change, of which whole columns are rewritten
+      def self.rewritten(from, to)
         after = to.tables.flat_map { |table| table.fields.map { |field| [[table.id, field.id], field] } }.to_h
         from.tables.select do |table|
           table.kept_fields.any? do |field|

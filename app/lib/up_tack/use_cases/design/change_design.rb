@@ -101,7 +101,7 @@ module UpTack
             *Recalculation::AfterDesign.new(from, to).dirty.all.map(&:first),
             *Recalculation::BackfillFromLog.fresh(from, to).map { |table, _| table.key },
             *Recalculation::RegisterNumbers.fresh(from, to).map { |table, _| table.key },
-            *Store::SchemaSync.written_anew(from, to).map(&:key)
+            *Store::SchemaSync.rewritten(from, to).map(&:key)
           ]
           return yield if touched.none? { |table| from.table(table) && many_in?(table) }
 

@@ -63,7 +63,7 @@ module UpTack
         private
 
         # Looked for in one place after the other, the newest first: older entries lie in files of their own.
-        # @yield [String, Integer] place and how many; gives its entries, the newest first
+        # @yield [String, Proc] the place, and what leaves of a relation what may be told of it; gives its entries
         # @return [Array<Store::Entry>]
         def in_places(before, limit)
           Store::LogFiles.places.each_with_object([]) do |(place, numbers), found|

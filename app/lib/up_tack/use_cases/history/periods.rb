@@ -41,7 +41,7 @@ module UpTack
 
         private
 
-        # An index has the entries of each table by their moments: then each period is counted by itself.
+        # An index has the entries of each table by their moments: then each period is counted apart.
         def whole? = @question.whole?
 
         def scopes
