@@ -109,7 +109,7 @@ RSpec.describe "The order of a list that others change" do
       kept = views.map { |view| selection(view).page(limit, at: at) }
       # Within a transaction nothing is remembered.
       alone = -> { views.map { |view| selection(view).ids[at, limit].to_a } }
-      fresh = UpTack::Store::Database.connection.transaction(&alone)
+      fresh = UpTack::Store::Database.connection.transaction { alone.call }
       expect([at, views.zip(kept)]).to eq([at, views.zip(fresh)])
     end
     expect(put_in_order).to be > 3
